@@ -1,0 +1,43 @@
+/**
+ * core: everything without a screen (core, engine, store, server, demo, tools) in plain Node.
+ * web:  components in jest-expo's web preset: react-native-web in jsdom, real roles and focus.
+ */
+const ignore = ['/node_modules/', '/dist/', '/e2e/'];
+const alias = {
+  '^@/(.*)$': '<rootDir>/src/$1',
+  '^@react-native-async-storage/async-storage$':
+    '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
+};
+const transformIgnorePatterns = ['/node_modules/(?!(@react-native-async-storage|pure-rand)/)'];
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: [
+        '<rootDir>/src/**/*.test.ts',
+        '<rootDir>/server/**/*.test.ts',
+        '<rootDir>/demo/**/*.test.ts',
+        '<rootDir>/tools/**/*.test.ts',
+      ],
+      testPathIgnorePatterns: ignore,
+      moduleNameMapper: alias,
+      setupFiles: ['<rootDir>/test/temporal.js'],
+      transform: {
+        '\\.[jt]sx?$': [
+          'babel-jest',
+          { caller: { name: 'metro', platform: 'web', engine: 'node', isServer: true } },
+        ],
+      },
+      transformIgnorePatterns,
+    },
+    {
+      displayName: 'web',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      testPathIgnorePatterns: ignore,
+      moduleNameMapper: alias,
+      setupFiles: ['<rootDir>/test/temporal.js', '<rootDir>/test/browser.js'],
+    },
+  ],
+};

@@ -1,0 +1,16 @@
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+config.resolver.assetExts.push('woff2');
+const resolve = config.resolver.resolveRequest;
+
+config.resolver.resolveRequest = (context, name, platform) => {
+  // zod's main entry re-exports every language (about 300 KB); the application needs English only.
+  if (/\/locales\/index\.js$/.test(name) && /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath))
+    return { type: 'empty' };
+  // Paper's icon font (1.3 MB): every icon is an SVG path given through PaperProvider's settings.icon.
+  if (/^(@expo\/vector-icons|@?react-native-vector-icons)/.test(name)) return { type: 'empty' };
+  return (resolve ?? context.resolveRequest)(context, name, platform);
+};
+
+module.exports = config;

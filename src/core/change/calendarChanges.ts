@@ -1,0 +1,122 @@
+import { Calendar, type Colour, HUES } from '../model/calendar';
+import type { Settings } from '../model/settings';
+import type { Session, State } from '../model/state';
+import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
+
+/** The calendars in the person's order. */
+export const calendarsInOrder = (state: State): Calendar[] =>
+  [...state.calendars.values()].sort((a, b) => a.order - b.order || a.name.localeCompare(b.name));
+
+/** The calendar that a new entry goes to: the one shown alone, else the target, else the first. */
+export function targetCalendar(state: State, hidden: ReadonlySet<string>): Calendar | undefined {
+  const all = calendarsInOrder(state);
+  const shown = all.filter((calendar) => !hidden.has(calendar.id));
+  if (shown.length === 1) return shown[0];
+  const target = state.settings.get('settings')?.targetCalendarId;
+  return (target && state.calendars.get(target)) || shown[0] || all[0];
+}
+
+/** Letters that could be a calendar's mark, best first: initials, first letters, then first with any other. */
+function* marksFor(name: string): Generator<string> {
+  const words = name.toUpperCase().match(/[\p{Lu}\p{N}]+/gu) ?? ['CA'];
+  const letters = words.join('');
+  if (words.length > 1) yield words[0]![0]! + words[1]![0]!;
+  for (const other of letters.slice(1)) yield letters[0]! + other;
+  for (const other of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789') yield (letters[0] ?? 'C') + other;
+  for (let number = 10; number < 100; number++) yield String(number);
+}
+
+/** A mark that fits a name and that no calendar bears yet. */
+export function proposeMark(name: string, taken: Iterable<string>): string {
+  const used = new Set(taken);
+  for (const mark of marksFor(name)) if (mark.length === 2 && !used.has(mark)) return mark;
+  return 'ZZ';
+}
+
+/** How unlike the hues look, by their order round the circle: the next free one stands far from those in use. */
+const SPREAD: readonly Colour[] = [
+  'pine',
+  'harbour',
+  'rust',
+  'iris',
+  'amber',
+  'rose',
+  'lagoon',
+  'cocoa',
+  'plum',
+  'moss',
+  'slate',
+  'clay',
+];
+
+/** The colour for a new calendar: the first free hue, else the least used. */
+export function proposeColour(taken: readonly Colour[]): Colour {
+  const uses = (hue: Colour) => taken.filter((colour) => colour === hue).length;
+  return [...SPREAD].sort((a, b) => uses(a) - uses(b) || SPREAD.indexOf(a) - SPREAD.indexOf(b))[0] ?? HUES[0];
+}
+
+/** The calendars that bear a mark or a colour already, other than one itself. */
+export function clashes(state: State, calendar: { id?: string; mark: string; colour: Colour }): Calendar[] {
+  return calendarsInOrder(state).filter(
+    (other) => other.id !== calendar.id && (other.mark === calendar.mark || other.colour === calendar.colour),
+  );
+}
+
+/** The fields of a calendar that a person sets. */
+export type CalendarFields = Pick<Calendar, 'name' | 'description' | 'colour' | 'mark'>;
+
+/** Makes a calendar, or changes the one of that id. */
+export function saveCalendar(
+  state: State,
+  id: string | undefined,
+  fields: CalendarFields,
+  context: ChangeContext,
+): Patch {
+  const before = id === undefined ? undefined : state.calendars.get(id);
+  const last = Math.max(0, ...[...state.calendars.values()].map((calendar) => calendar.order));
+  const calendar = Calendar.parse({
+    id: before?.id ?? context.newId(),
+    order: before?.order ?? last + 1,
+    created: before?.created ?? context.now,
+    modified: context.now,
+    ...fields,
+  });
+  const what = before ? 'calendar-changed' : 'calendar-made';
+  return makePatch(context, { what, count: 1, name: calendar.name }, [put(state, 'calendars', calendar)]);
+}
+
+/** Deletes a calendar; its entries move to another one, or to the bin. */
+export function deleteCalendar(
+  state: State,
+  id: string,
+  entriesTo: { calendarId: string } | 'bin',
+  context: ChangeContext,
+): Patch {
+  const calendar = state.calendars.get(id);
+  const changes: Change[] = [];
+  let count = 0;
+  for (const entry of state.entries.values()) {
+    if (entry.calendarId !== id) continue;
+    count++;
+    if (entriesTo === 'bin')
+      changes.push(remove('entries', entry), put(state, 'bin', { id: entry.id, entry, deleted: context.now }));
+    else changes.push(put(state, 'entries', { ...entry, calendarId: entriesTo.calendarId, modified: context.now }));
+  }
+  if (calendar) changes.push(remove('calendars', calendar));
+  return makePatch(context, { what: 'calendar-deleted', count, name: calendar?.name }, changes);
+}
+
+/** Sets settings. */
+export function changeSettings(state: State, fields: Partial<Settings>, context: ChangeContext): Patch {
+  const settings = state.settings.get('settings');
+  if (!settings) throw new Error('there are no settings to change');
+  return makePatch(context, { what: 'settings-changed', count: 1 }, [
+    put(state, 'settings', { ...settings, ...fields }),
+  ]);
+}
+
+/** Sets what is remembered between visits; committed quietly. */
+export function changeSession(state: State, fields: Partial<Session>, context: ChangeContext): Patch {
+  const session = state.sessions.get('session') ?? { id: 'session' as const };
+  return makePatch(context, { what: 'session-changed', count: 1 }, [put(state, 'sessions', { ...session, ...fields })]);
+}

@@ -1,0 +1,36 @@
+import { inversePatch, type Patch } from './patch';
+
+/** Why a patch was committed: by the person, to take back or bring back an earlier one, or quietly. */
+export const COMMIT_ROLES = ['do', 'undo', 'redo', 'quiet'] as const;
+export type CommitRole = (typeof COMMIT_ROLES)[number];
+
+/** What can be taken back and brought back, latest last. Quiet commits are no part of it. */
+export interface History {
+  readonly done: readonly Patch[];
+  readonly undone: readonly Patch[];
+}
+
+export const emptyHistory: History = { done: [], undone: [] };
+
+/** The history after a commit. Doing something new forgets what was undone. */
+export function recordCommit(history: History, role: CommitRole, patch: Patch): History {
+  switch (role) {
+    case 'do':
+      return { done: [...history.done, patch], undone: [] };
+    case 'undo':
+      return { done: history.done.slice(0, -1), undone: [...history.undone, ...history.done.slice(-1)] };
+    case 'redo':
+      return { done: [...history.done, ...history.undone.slice(-1)], undone: history.undone.slice(0, -1) };
+    case 'quiet':
+      return history;
+  }
+}
+
+/** The patch that undoes the latest deed, or undefined. */
+export function undoPatch(history: History): Patch | undefined {
+  const latest = history.done.at(-1);
+  return latest && inversePatch(latest);
+}
+
+/** The patch that does again what was undone last, or undefined. */
+export const redoPatch = (history: History): Patch | undefined => history.undone.at(-1);

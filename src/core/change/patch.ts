@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { COLLECTIONS, type CollectionName, type RecordOf, type State } from '../model/state';
+
+const changeOf = <Name extends CollectionName>(name: Name) =>
+  z.object({
+    collection: z.literal(name),
+    id: z.string(),
+    before: COLLECTIONS[name].nullable(),
+    after: COLLECTIONS[name].nullable(),
+  });
+
+/** One record put (`after`) or removed (`after` null), with the record that it replaces. */
+export interface ChangeOf<Name extends CollectionName> {
+  readonly collection: Name;
+  readonly id: string;
+  readonly before: RecordOf<Name> | null;
+  readonly after: RecordOf<Name> | null;
+}
+export type Change = { [Name in CollectionName]: ChangeOf<Name> }[CollectionName];
+
+/** What a patch did, for the line that says so: the interface has the words. */
+export const SUMMARIES = [
+  'entry-made',
+  'entry-changed',
+  'entry-moved',
+  'entries-moved',
+  'entry-copied',
+  'entries-binned',
+  'entries-to-calendar',
+  'entries-restored',
+  'bin-emptied',
+  'calendar-made',
+  'calendar-changed',
+  'calendar-deleted',
+  'imported',
+  'settings-changed',
+  'session-changed',
+] as const;
+export const Summary = z.object({
+  what: z.enum(SUMMARIES),
+  count: z.number().int().min(0),
+  /** The title of the entry or the name of the calendar that it is about. */
+  name: z.string().optional(),
+});
+export type Summary = z.infer<typeof Summary>;
+
+/** A change of the state as a list of records put and removed: the only way that data changes. */
+export const Patch = z.object({
+  id: z.string().min(1),
+  /** Instant in milliseconds. */
+  at: z.number(),
+  summary: Summary,
+  changes: z.array(
+    z.discriminatedUnion('collection', [
+      changeOf('calendars'),
+      changeOf('entries'),
+      changeOf('bin'),
+      changeOf('settings'),
+      changeOf('sessions'),
+    ]),
+  ),
+});
+export interface Patch extends Omit<z.infer<typeof Patch>, 'changes'> {
+  readonly changes: readonly Change[];
+}
+
+/** Where a change takes the time, fresh ids and the viewer's zone from. */
+export interface ChangeContext {
+  /** Instant in milliseconds. */
+  readonly now: number;
+  readonly newId: () => string;
+  /** The zone that floating times and whole days are read in. */
+  readonly zone: string;
+}
+
+/** A patch with a fresh id. */
+export const makePatch = (context: ChangeContext, summary: Summary, changes: readonly Change[]): Patch => ({
+  id: context.newId(),
+  at: context.now,
+  summary,
+  changes,
+});
+
+/** A change that puts a record in place of what the state holds under its id. */
+export function put<Name extends CollectionName>(
+  state: State,
+  collection: Name,
+  record: RecordOf<Name>,
+): ChangeOf<Name> {
+  const before = (state[collection] as ReadonlyMap<string, RecordOf<Name>>).get(record.id) ?? null;
+  return { collection, id: record.id, before, after: record };
+}
+
+/** A change that removes a record. */
+export function remove<Name extends CollectionName>(
+  collection: Name,
+  record: RecordOf<Name>,
+): ChangeOf<Name> {
+  return { collection, id: record.id, before: record, after: null };
+}
+
+/** The patch that takes another one back. */
+export const inversePatch = (patch: Patch): Patch => ({
+  ...patch,
+  id: `${patch.id}-`,
+  changes: patch.changes
+    .map((change) => ({ ...change, before: change.after, after: change.before }) as Change)
+    .reverse(),
+});
+
+/** The state after a patch. Collections that it does not touch stay the same objects. */
+export function applyPatch(state: State, patch: Patch): State {
+  const touched = new Map<CollectionName, Map<string, unknown>>();
+  for (const { collection, id, after } of patch.changes) {
+    let records = touched.get(collection);
+    if (!records) {
+      records = new Map<string, unknown>(state[collection]);
+      touched.set(collection, records);
+    }
+    if (after === null) records.delete(id);
+    else records.set(id, after);
+  }
+  return { ...state, ...Object.fromEntries(touched) } as State;
+}

@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { EventTime } from './eventTime';
+
+export const AVAILABILITIES = ['busy', 'tentative', 'free', 'away'] as const;
+export const CLASSIFICATIONS = ['public', 'private', 'confidential'] as const;
+export const STATUSES = ['confirmed', 'tentative', 'cancelled'] as const;
+
+export const Availability = z.enum(AVAILABILITIES);
+export type Availability = z.infer<typeof Availability>;
+export const Classification = z.enum(CLASSIFICATIONS);
+export type Classification = z.infer<typeof Classification>;
+export const Status = z.enum(STATUSES);
+export type Status = z.infer<typeof Status>;
+
+/** Repeats of an event (RFC 5545 3.8.5): RRULE values as text, further dates and dates left out. */
+export const Recurrence = z.object({
+  rules: z.array(z.string().min(1)),
+  dates: z.array(EventTime),
+  exceptionDates: z.array(EventTime),
+});
+export type Recurrence = z.infer<typeof Recurrence>;
+
+/** A reminder (VALARM with a relative trigger): so many minutes before the start. */
+export const Reminder = z.object({
+  minutesBefore: z
+    .number()
+    .int()
+    .min(0)
+    .max(60 * 24 * 366),
+});
+export type Reminder = z.infer<typeof Reminder>;
+
+/** A property or a component in jCal form (RFC 7265), kept as it was read. */
+const JCalProperty = z.array(z.unknown()).min(4);
+const JCalComponent = z.array(z.unknown()).length(3);
+export const Preserved = z.object({
+  properties: z.array(JCalProperty),
+  components: z.array(JCalComponent),
+});
+export type Preserved = z.infer<typeof Preserved>;
+
+/** An event: single, a series (with `recurrence`), or one changed occurrence of a series (with `seriesId`). */
+export const CalendarEvent = z.object({
+  kind: z.literal('event'),
+  id: z.string().min(1),
+  uid: z.string().min(1),
+  calendarId: z.string().min(1),
+  title: z.string().max(1000),
+  start: EventTime,
+  /** Exclusive, of the same kind as the start. */
+  end: EventTime,
+  recurrence: Recurrence.optional(),
+  /** The series that this event overrides one occurrence of, and which (its original start). */
+  seriesId: z.string().optional(),
+  recurrenceId: EventTime.optional(),
+  availability: Availability,
+  classification: Classification,
+  status: Status,
+  categories: z.array(z.string().min(1)),
+  notes: z.string(),
+  url: z.string(),
+  location: z.string(),
+  reminders: z.array(Reminder),
+  sequence: z.number().int().min(0),
+  /** Instants in milliseconds. */
+  created: z.number(),
+  modified: z.number(),
+  /** What a file held beyond this model, written back on export. */
+  preserved: Preserved.optional(),
+});
+export type CalendarEvent = z.infer<typeof CalendarEvent>;
+
+/** Anything kept. To-dos join the union when they are built. */
+export const Entry = CalendarEvent;
+export type Entry = z.infer<typeof Entry>;

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { Calendar } from './calendar';
+import { Entry } from './entry';
+import { Settings } from './settings';
+
+/** An entry in the bin, with the changed occurrences that went along kept as items of their own. */
+export const BinItem = z.object({ id: z.string().min(1), entry: Entry, deleted: z.number() });
+export type BinItem = z.infer<typeof BinItem>;
+
+/** What the application remembers between visits that is no data of the person: never part of undo. */
+export const Session = z.object({
+  id: z.literal('session'),
+  view: z.string().optional(),
+  hiddenCalendarIds: z.array(z.string()).optional(),
+  /** Reminders up to this instant have been shown. */
+  remindedUntil: z.number().optional(),
+});
+export type Session = z.infer<typeof Session>;
+
+/** The collections of records and the schema of each; a record is known by its collection and id. */
+export const COLLECTIONS = {
+  calendars: Calendar,
+  entries: Entry,
+  bin: BinItem,
+  settings: Settings,
+  sessions: Session,
+} as const;
+
+export type CollectionName = keyof typeof COLLECTIONS;
+export type RecordOf<Name extends CollectionName> = z.infer<(typeof COLLECTIONS)[Name]>;
+export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as CollectionName[];
+
+/** All data: immutable records by id. Only `applyPatch` makes a new state from an old one. */
+export type State = { readonly [Name in CollectionName]: ReadonlyMap<string, RecordOf<Name>> };
+
+/** A state without any record. */
+export function emptyState(): State {
+  return {
+    calendars: new Map(),
+    entries: new Map(),
+    bin: new Map(),
+    settings: new Map(),
+    sessions: new Map(),
+  };
+}

@@ -1,0 +1,31 @@
+import { MINUTE } from '../time/civil';
+import type { OccurrenceIndex } from '../schedule/occurrenceIndex';
+import type { Occurrence } from '../schedule/occurrence';
+
+/** A reminder at the instant when it is due. */
+export interface DueReminder {
+  readonly key: string;
+  readonly due: number;
+  readonly minutesBefore: number;
+  readonly occurrence: Occurrence;
+}
+
+/** The longest lead that is looked for: four weeks. */
+const LONGEST_LEAD = 28 * 24 * 60 * MINUTE;
+
+/**
+ * The reminders that fall due after `from` and up to `to`, oldest first. Reminders for what is cancelled are
+ * left out.
+ */
+export function dueReminders(index: OccurrenceIndex, from: number, to: number, viewZone: string): DueReminder[] {
+  const found: DueReminder[] = [];
+  for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone)) {
+    if (!occurrence.reminds || occurrence.status === 'cancelled') continue;
+    for (const { minutesBefore } of index.get(occurrence.entryId)?.reminders ?? []) {
+      const due = occurrence.start - minutesBefore * MINUTE;
+      if (due > from && due <= to)
+        found.push({ key: `${occurrence.key}#${due}`, due, minutesBefore, occurrence });
+    }
+  }
+  return found.sort((a, b) => a.due - b.due || (a.key < b.key ? -1 : 1));
+}

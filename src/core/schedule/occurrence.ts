@@ -1,0 +1,79 @@
+import type { CalendarEvent } from '../model/entry';
+import { DAY } from '../time/civil';
+import { wallOf, zoneOf } from '../time/eventTime';
+import { instantToWall } from '../time/zones';
+
+/** One instance of an entry in time, with what a view draws of it. */
+export interface Occurrence {
+  /** `targetKey` of the entry and, in a series, of the original start. */
+  readonly key: string;
+  readonly entryId: string;
+  /** The original start in its series, as `Target.recurrenceKey`; absent for single entries and overrides. */
+  readonly recurrenceKey?: string;
+  readonly calendarId: string;
+  readonly title: string;
+  readonly location: string;
+  /** Instants, half-open. */
+  readonly start: number;
+  readonly end: number;
+  /** Wall times in the viewer's zone, in milliseconds. */
+  readonly startWall: number;
+  readonly endWall: number;
+  readonly allDay: boolean;
+  /** The entry's own zone, where it differs from the viewer's. */
+  readonly zone?: string;
+  readonly availability: CalendarEvent['availability'];
+  readonly classification: CalendarEvent['classification'];
+  readonly status: CalendarEvent['status'];
+  readonly recurring: boolean;
+  /** An occurrence that differs from its series. */
+  readonly changed: boolean;
+  readonly reminds: boolean;
+}
+
+/** What a view draws of an event at given instants. */
+export function occurrenceOf(
+  event: CalendarEvent,
+  at: { start: number; end: number; key: string; recurrenceKey?: string },
+  viewZone: string,
+): Occurrence {
+  const allDay = event.start.kind === 'date';
+  const zone = zoneOf(event.start, viewZone);
+  const startWall = instantToWall(viewZone, at.start);
+  return {
+    key: at.key,
+    entryId: event.id,
+    ...(at.recurrenceKey === undefined ? {} : { recurrenceKey: at.recurrenceKey }),
+    calendarId: event.calendarId,
+    title: event.title,
+    location: event.location,
+    start: at.start,
+    end: at.end,
+    startWall: allDay ? Math.round(startWall / DAY) * DAY : startWall,
+    endWall: allDay
+      ? Math.round(startWall / DAY) * DAY + wallOf(event.end) - wallOf(event.start)
+      : instantToWall(viewZone, at.end),
+    allDay,
+    ...(event.start.kind === 'zoned' && zone !== viewZone ? { zone } : {}),
+    availability: event.availability,
+    classification: event.classification,
+    status: event.status,
+    recurring: !!event.recurrence || event.seriesId !== undefined,
+    changed: event.seriesId !== undefined,
+    reminds: event.reminders.length > 0,
+  };
+}
+
+/** The days, half-open as day numbers, that an occurrence touches in the viewer's zone. */
+export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): { first: number; end: number } {
+  const first = Math.floor(occurrence.startWall / DAY);
+  return { first, end: Math.max(first + 1, Math.ceil(occurrence.endWall / DAY)) };
+}
+
+/** Whether it lies above the hours: whole days, or a day and longer. */
+export const isRibbon = (occurrence: Occurrence): boolean =>
+  occurrence.allDay || occurrence.end - occurrence.start >= DAY;
+
+/** Whether it takes the time: counts as booked. */
+export const takesTime = (occurrence: Pick<Occurrence, 'availability' | 'status'>): boolean =>
+  occurrence.status !== 'cancelled' && (occurrence.availability === 'busy' || occurrence.availability === 'away');

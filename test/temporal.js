@@ -1,0 +1,2 @@
+/* Node.js 20 has no Temporal of its own; browsers have. */
+require('temporal-polyfill/global');
