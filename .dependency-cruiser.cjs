@@ -11,24 +11,52 @@ const rule = (name, from, to) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    rule('core-is-pure', { path: '^src/core' }, { path: `(^src/(?!core)|^(server|demo|tools|e2e)|${interfaceLibraries})` }),
-    rule('core-names-its-libraries', { path: '^src/core' }, {
-      path: 'node_modules/',
-      pathNot: 'node_modules/(zod|ical\\.js|chrono-node|temporal-polyfill|@types)/',
-    }),
-    rule('engine-imports-core', { path: '^src/engine' }, { path: '^src/(app|features|store|ui)|^(server|demo|tools)' }),
-    rule('store-imports-core-and-engine', { path: '^src/store' }, { path: '^src/(app|features|ui)|^(server|demo|tools)' }),
-    rule('ui-knows-no-data', { path: '^src/ui' }, { path: '^src/(app|features|store|engine)|^(server|demo|tools)' }),
-    rule('features-reach-the-engine-through-the-store', { path: '^src/features' }, { path: '^src/(app|engine)/|^(server|demo|tools)' }),
+    rule(
+      'core-is-pure',
+      { path: '^src/core' },
+      { path: `(^src/(?!core)|^(server|demo|tools|e2e)|${interfaceLibraries})` },
+    ),
+    rule(
+      'core-names-its-libraries',
+      { path: '^src/core' },
+      {
+        path: 'node_modules/',
+        pathNot: 'node_modules/(zod|ical\\.js|chrono-node|temporal-polyfill|@types)/',
+      },
+    ),
+    rule(
+      'engine-imports-core',
+      { path: '^src/engine' },
+      { path: '^src/(app|features|store|ui)|^(server|demo|tools)' },
+    ),
+    rule(
+      'store-imports-core-and-engine',
+      { path: '^src/store' },
+      { path: '^src/(app|features|ui)|^(server|demo|tools)' },
+    ),
+    rule(
+      'ui-knows-no-data',
+      { path: '^src/ui' },
+      { path: '^src/(app|features|store|engine)|^(server|demo|tools)' },
+    ),
+    rule(
+      'features-reach-the-engine-through-the-store',
+      { path: '^src/features' },
+      { path: '^src/(app|engine)/|^(server|demo|tools)' },
+    ),
     rule(
       'a-feature-imports-only-the-index-of-another',
       { path: '^src/features/([^/]+)/' },
       { path: '^src/features/(?!$1/)[^/]+/(?!index\\.tsx?$)' },
     ),
     rule('nobody-imports-routes', { path: '^src/(?!app)' }, { path: '^src/app' }),
-    rule('storage-only-in-store', { pathNot: `(^src/store|${notTests})` }, {
-      path: 'node_modules/@react-native-async-storage/',
-    }),
+    rule(
+      'storage-only-in-store',
+      { pathNot: `(^src/store|${notTests})` },
+      {
+        path: 'node_modules/@react-native-async-storage/',
+      },
+    ),
     rule('outside-imports-core', { path: '^(server|demo|tools)' }, { path: '^src/(app|features|store|ui)' }),
     {
       name: 'no-unlisted',

@@ -4,7 +4,14 @@ const prettier = require('eslint-config-prettier/flat');
 
 module.exports = defineConfig([
   {
-    ignores: ['node_modules/**', 'dist/**', '.expo/**', 'public/**', 'test-results/**', 'playwright-report/**'],
+    ignores: [
+      'node_modules/**',
+      'dist/**',
+      '.expo/**',
+      'public/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
   },
   expo,
   prettier,
@@ -31,7 +38,13 @@ module.exports = defineConfig([
   {
     files: ['*.config.js', 'tools/*.mjs', 'test/**'],
     languageOptions: {
-      globals: { module: 'readonly', require: 'readonly', __dirname: 'readonly', process: 'readonly', console: 'readonly' },
+      globals: {
+        module: 'readonly',
+        require: 'readonly',
+        __dirname: 'readonly',
+        process: 'readonly',
+        console: 'readonly',
+      },
     },
   },
 ]);

@@ -8,7 +8,9 @@ const alias = {
   '^@react-native-async-storage/async-storage$':
     '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
 };
-const transformIgnorePatterns = ['/node_modules/(?!(@react-native-async-storage|pure-rand)/)'];
+const transformIgnorePatterns = [
+  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|chrono-node|ical.js)/)',
+];
 module.exports = {
   projects: [
     {
@@ -38,6 +40,9 @@ module.exports = {
       testPathIgnorePatterns: ignore,
       moduleNameMapper: alias,
       setupFiles: ['<rootDir>/test/temporal.js', '<rootDir>/test/browser.js'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|chrono-node|comlink))',
+      ],
     },
   ],
 };

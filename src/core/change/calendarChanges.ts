@@ -99,8 +99,14 @@ export function deleteCalendar(
     if (entry.calendarId !== id) continue;
     count++;
     if (entriesTo === 'bin')
-      changes.push(remove('entries', entry), put(state, 'bin', { id: entry.id, entry, deleted: context.now }));
-    else changes.push(put(state, 'entries', { ...entry, calendarId: entriesTo.calendarId, modified: context.now }));
+      changes.push(
+        remove('entries', entry),
+        put(state, 'bin', { id: entry.id, entry, deleted: context.now }),
+      );
+    else
+      changes.push(
+        put(state, 'entries', { ...entry, calendarId: entriesTo.calendarId, modified: context.now }),
+      );
   }
   if (calendar) changes.push(remove('calendars', calendar));
   return makePatch(context, { what: 'calendar-deleted', count, name: calendar?.name }, changes);
@@ -118,5 +124,7 @@ export function changeSettings(state: State, fields: Partial<Settings>, context:
 /** Sets what is remembered between visits; committed quietly. */
 export function changeSession(state: State, fields: Partial<Session>, context: ChangeContext): Patch {
   const session = state.sessions.get('session') ?? { id: 'session' as const };
-  return makePatch(context, { what: 'session-changed', count: 1 }, [put(state, 'sessions', { ...session, ...fields })]);
+  return makePatch(context, { what: 'session-changed', count: 1 }, [
+    put(state, 'sessions', { ...session, ...fields }),
+  ]);
 }

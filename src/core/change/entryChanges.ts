@@ -51,7 +51,9 @@ export function createEvent(fields: EventFields, context: ChangeContext): Calend
 export function createEntry(state: State, fields: EventFields, context: ChangeContext): ChangeResult {
   if (!state.calendars.has(fields.calendarId)) return { refused: 'calendar-missing' };
   const event = Entry.parse(createEvent(fields, context));
-  return makePatch(context, { what: 'entry-made', count: 1, name: event.title }, [put(state, 'entries', event)]);
+  return makePatch(context, { what: 'entry-made', count: 1, name: event.title }, [
+    put(state, 'entries', event),
+  ]);
 }
 
 const touched = (event: CalendarEvent, context: ChangeContext): CalendarEvent => ({
@@ -74,7 +76,9 @@ function carryOverrides(state: State, before: CalendarEvent, after: CalendarEven
       calendarId: override.calendarId === before.calendarId ? after.calendarId : override.calendarId,
     };
     if (!override.recurrenceId || (by === 0 && carried.calendarId === override.calendarId)) return [];
-    const recurrenceId = kindChanged ? override.recurrenceId : atWall(override.recurrenceId, wallOf(override.recurrenceId) + by);
+    const recurrenceId = kindChanged
+      ? override.recurrenceId
+      : atWall(override.recurrenceId, wallOf(override.recurrenceId) + by);
     return [put(state, 'entries', { ...carried, recurrenceId })];
   });
 }
@@ -93,7 +97,10 @@ function editTarget(
   if (scope === 'every' && master.recurrence) {
     const edited = editSeries(master);
     if (isRefusal(edited)) return edited;
-    return [put(state, 'entries', Entry.parse(touched(edited, context))), ...carryOverrides(state, master, edited)];
+    return [
+      put(state, 'entries', Entry.parse(touched(edited, context))),
+      ...carryOverrides(state, master, edited),
+    ];
   }
   const event = eventAt(state, target, context);
   if (!event) return [];
@@ -131,7 +138,8 @@ export function changeEntry(
       const moved = by === 0 || !sameKind ? series : shiftSeries(series, by, context.zone);
       if (isRefusal(moved)) return moved;
       // A rule that was edited is taken as it stands; one that was not has moved with the start.
-      const ruleEdited = JSON.stringify(fields.recurrence?.rules) !== JSON.stringify(series.recurrence?.rules);
+      const ruleEdited =
+        JSON.stringify(fields.recurrence?.rules) !== JSON.stringify(series.recurrence?.rules);
       const start = atWall(fields.start, sameKind ? wallOf(moved.start) : wallOf(series.start));
       const length = instantOf(fields.end, context.zone) - instantOf(fields.start, context.zone);
       const end =
@@ -268,7 +276,9 @@ export function binEntries(
       for (const override of overridesOf(state, master.id)) binned.set(override.id, override);
       continue;
     }
-    const wall = target.recurrenceKey ? parseLocal(target.recurrenceKey) : wallOf(entry.recurrenceId ?? entry.start);
+    const wall = target.recurrenceKey
+      ? parseLocal(target.recurrenceKey)
+      : wallOf(entry.recurrenceId ?? entry.start);
     series.set(master.id, leaveOut(series.get(master.id) ?? master, wall));
     if (entry.id !== master.id) binned.set(entry.id, entry);
   }

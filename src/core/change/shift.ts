@@ -44,7 +44,8 @@ function shiftRule(text: string, days: number, by: number): string | Refusal {
   }
 }
 
-const isRefusal = (value: string): value is Refusal => value === 'rule-fixes-days' || value === 'unreadable-rule';
+const isRefusal = (value: string): value is Refusal =>
+  value === 'rule-fixes-days' || value === 'unreadable-rule';
 
 /**
  * A whole series moved by wall-clock milliseconds: its start and end, the weekdays of a weekly rule, its
@@ -61,7 +62,8 @@ export function shiftSeries(series: CalendarEvent, by: number, zone: string): Ca
     if (isRefusal(rule)) return rule;
     rules.push(rule);
   }
-  const shift = (time: EventTime) => (time.kind === 'date' ? shiftTime(time, days * DAY) : shiftTime(time, by));
+  const shift = (time: EventTime) =>
+    time.kind === 'date' ? shiftTime(time, days * DAY) : shiftTime(time, by);
   return {
     ...moved,
     recurrence: {

@@ -28,7 +28,9 @@ export function targetOfKey(key: string): Target {
 /** Whether a target is part of a series: an occurrence, or a changed one with its series still there. */
 export function isRecurring(state: State, target: Target): boolean {
   const entry = state.entries.get(target.entryId);
-  return !!entry && (!!entry.recurrence || (entry.seriesId !== undefined && state.entries.has(entry.seriesId)));
+  return (
+    !!entry && (!!entry.recurrence || (entry.seriesId !== undefined && state.entries.has(entry.seriesId)))
+  );
 }
 
 /** The series that a target belongs to, or the entry itself. */

@@ -49,7 +49,9 @@ function takeColumns(group: readonly Extent[]): number[] {
  */
 function evenWidths(group: readonly Extent[], columns: readonly number[]): Placement[] {
   const count = group.length;
-  const byColumn = Array.from({ length: count }, (_, item) => item).sort((a, b) => columns[a]! - columns[b]! || a - b);
+  const byColumn = Array.from({ length: count }, (_, item) => item).sort(
+    (a, b) => columns[a]! - columns[b]! || a - b,
+  );
   const rightOf = group.map((extent, item) =>
     byColumn.filter((other) => columns[other]! > columns[item]! && overlap(extent, group[other]!)),
   );
@@ -64,7 +66,7 @@ function evenWidths(group: readonly Extent[], columns: readonly number[]): Place
       else high[other] = Math.min(high[other]!, left);
     }
   };
-  for (let left = count; left > 0; ) {
+  for (let left = count; left > 0;) {
     const chain = tightestChain(byColumn, rightOf, low, high, placed);
     chain.items.forEach((item, position) => place(item, chain.from + position * chain.width, chain.width));
     left -= chain.items.length;
@@ -83,7 +85,9 @@ function tightestChain(
   let best = { items: [] as number[], from: 0, width: Infinity };
   for (const from of new Set(open.map((item) => low[item]!))) {
     // The longest chain that begins at `from` and ends at each item.
-    const lengths = new Map<number, number>(open.filter((item) => low[item] === from).map((item) => [item, 1]));
+    const lengths = new Map<number, number>(
+      open.filter((item) => low[item] === from).map((item) => [item, 1]),
+    );
     const before = new Map<number, number>();
     for (const item of open) {
       const length = lengths.get(item);

@@ -1,9 +1,17 @@
 import { DAY, civilDate, dateString, weekdayOf } from '../time/civil';
-import { type ByDay, formatRule, parseRule, type RecurrenceRule, RecurrenceRuleError, type Until } from './rule';
+import {
+  type ByDay,
+  formatRule,
+  parseRule,
+  type RecurrenceRule,
+  RecurrenceRuleError,
+  type Until,
+} from './rule';
 
 /** How often: the simple repeats that the editor offers. */
 export type RepeatFrequency = 'DAILY' | 'WEEKLY' | 'MONTHLY' | 'YEARLY';
-export type RepeatEnd = { kind: 'never' } | { kind: 'count'; count: number } | { kind: 'until'; date: string };
+export type RepeatEnd =
+  { kind: 'never' } | { kind: 'count'; count: number } | { kind: 'until'; date: string };
 
 /** A repeat as the editor shows it. */
 export interface RepeatChoice {
@@ -69,7 +77,12 @@ export function choiceOfRule(text: string, startWall: number): RepeatChoice | un
       : until
         ? { kind: 'until', date: until.value.slice(0, 10) }
         : { kind: 'never' };
-  const choice: RepeatChoice = { frequency, interval, weekdays: frequency === 'WEEKLY' ? weekdays : [], ends };
+  const choice: RepeatChoice = {
+    frequency,
+    interval,
+    weekdays: frequency === 'WEEKLY' ? weekdays : [],
+    ends,
+  };
   const again = parseRule(ruleOfChoice(choice));
   // A rule that loses parts on the way through the choice is not said by it. A redundant BYMONTHDAY or the
   // time of UNTIL makes no other dates, so it may go.
@@ -79,9 +92,21 @@ export function choiceOfRule(text: string, startWall: number): RepeatChoice | un
       ...value,
       until: undefined,
       weekStart: value.interval === 1 ? 1 : value.weekStart,
-      byDay: value.frequency === 'WEEKLY' && value.byDay.length === 0 ? again.byDay : [...value.byDay].sort((a, b) => a.weekday - b.weekday),
-      byMonthDay: value.byMonthDay.length === 1 && value.byMonthDay[0] === start.day && value.frequency === 'MONTHLY' ? [] : value.byMonthDay,
-      byMonth: value.byMonth.length === 1 && value.byMonth[0] === start.month && value.frequency === 'YEARLY' && value.byDay.length === 0 ? [] : value.byMonth,
+      byDay:
+        value.frequency === 'WEEKLY' && value.byDay.length === 0
+          ? again.byDay
+          : [...value.byDay].sort((a, b) => a.weekday - b.weekday),
+      byMonthDay:
+        value.byMonthDay.length === 1 && value.byMonthDay[0] === start.day && value.frequency === 'MONTHLY'
+          ? []
+          : value.byMonthDay,
+      byMonth:
+        value.byMonth.length === 1 &&
+        value.byMonth[0] === start.month &&
+        value.frequency === 'YEARLY' &&
+        value.byDay.length === 0
+          ? []
+          : value.byMonth,
     } as RecurrenceRule);
   return comparable(rule) === comparable(again) ? choice : undefined;
 }

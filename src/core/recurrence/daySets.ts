@@ -1,11 +1,4 @@
-import {
-  civilDate,
-  dayNumber,
-  daysInMonth,
-  daysInYear,
-  startOfWeek,
-  weekdayOf,
-} from '../time/civil';
+import { civilDate, dayNumber, daysInMonth, daysInYear, startOfWeek, weekdayOf } from '../time/civil';
 import type { ByDay, RecurrenceRule } from './rule';
 
 /**
@@ -48,7 +41,9 @@ const hasWeekday = (rule: RecurrenceRule, day: number): boolean =>
 function hasMonthDay(rule: RecurrenceRule, day: number): boolean {
   if (rule.byMonthDay.length === 0) return true;
   const { year, month, day: ofMonth } = civilDate(day);
-  return rule.byMonthDay.some((wanted) => (wanted > 0 ? wanted : daysInMonth(year, month) + 1 + wanted) === ofMonth);
+  return rule.byMonthDay.some(
+    (wanted) => (wanted > 0 ? wanted : daysInMonth(year, month) + 1 + wanted) === ofMonth,
+  );
 }
 
 function hasYearDay(rule: RecurrenceRule, day: number): boolean {
@@ -92,7 +87,9 @@ function weekNumberDays(rule: RecurrenceRule, year: number, startDay: number): n
   return rule.byWeekNumber
     .map((wanted) => (wanted > 0 ? wanted : weeks + 1 + wanted))
     .filter((week) => week >= 1 && week <= weeks)
-    .flatMap((week) => weekdays.map((weekday) => first + 7 * (week - 1) + ((weekday - rule.weekStart + 7) % 7)));
+    .flatMap((week) =>
+      weekdays.map((weekday) => first + 7 * (week - 1) + ((weekday - rule.weekStart + 7) % 7)),
+    );
 }
 
 /** The days of a year. */
@@ -109,7 +106,9 @@ export function yearSet(rule: RecurrenceRule, year: number, startDay: number): n
       .map((wanted) => (wanted > 0 ? wanted : daysInYear(year) + 1 + wanted))
       .filter((ofYear) => ofYear >= 1 && ofYear <= daysInYear(year))
       .map((ofYear) => firstDay + ofYear - 1);
-    return ascending(days.filter((day) => hasMonth(rule, day) && hasMonthDay(rule, day) && hasWeekday(rule, day)));
+    return ascending(
+      days.filter((day) => hasMonth(rule, day) && hasMonthDay(rule, day) && hasWeekday(rule, day)),
+    );
   }
   if (rule.byDay.length > 0 && rule.byMonth.length === 0 && rule.byMonthDay.length === 0)
     return ascending(weekdaysWithin(firstDay, daysInYear(year), rule.byDay));

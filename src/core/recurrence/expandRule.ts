@@ -11,7 +11,7 @@ export interface WallRange {
 /** No calendar reaches further: the end of the year 9999. */
 export const LAST_WALL = dayNumber(10_000, 1, 1) * DAY;
 /** Periods without any date after which a rule counts as making none: the calendar repeats within 400 years. */
-const EMPTY_PERIODS = 1500;
+const EMPTY_PERIODS = 150_000;
 /** Periods of a frequency shorter than a day that one call may walk. */
 const SHORT_PERIODS = 200_000;
 
@@ -43,6 +43,8 @@ function pick(times: number[], positions: readonly number[]): number[] {
 /** The periods of a rule, counted from the one that holds the start: which holds a day, and the days of each. */
 interface Periods {
   indexOf(day: number): number;
+  /** No day of the period, or of a later one, is before this. */
+  firstDay(index: number): number;
   days(index: number): number[];
 }
 
@@ -53,6 +55,7 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
     case 'YEARLY':
       return {
         indexOf: (day) => Math.floor((civilDate(day).year - startYear) / interval),
+        firstDay: (index) => dayNumber(startYear + index * interval, 1, 1) - 7,
         days: (index) => yearSet(rule, startYear + index * interval, startDay),
       };
     case 'MONTHLY': {
@@ -61,6 +64,10 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
         indexOf: (day) => {
           const { year, month } = civilDate(day);
           return Math.floor((year * 12 + month - 1 - firstMonth) / interval);
+        },
+        firstDay: (index) => {
+          const month = firstMonth + index * interval;
+          return dayNumber(Math.floor(month / 12), (month % 12) + 1, 1);
         },
         days: (index) => {
           const month = firstMonth + index * interval;
@@ -72,12 +79,14 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
       const firstWeek = startOfWeek(startDay, rule.weekStart);
       return {
         indexOf: (day) => Math.floor((day - firstWeek) / (7 * interval)),
+        firstDay: (index) => firstWeek + 7 * interval * index,
         days: (index) => weekSet(rule, firstWeek + 7 * interval * index, startDay),
       };
     }
     default:
       return {
         indexOf: (day) => Math.floor((day - startDay) / interval),
+        firstDay: (index) => startDay + index * interval,
         days: (index) => {
           const day = startDay + index * interval;
           return passesDayLimits(rule, day) ? [day] : [];
@@ -86,20 +95,18 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
   }
 }
 
-function* longPeriods(rule: RecurrenceRule, start: number, from: number): Generator<number> {
-  const startDay = Math.floor(start / DAY);
-  const periods = periodsOf(rule, startDay);
+function* longPeriods(rule: RecurrenceRule, start: number, window: WallRange): Generator<number> {
+  const periods = periodsOf(rule, Math.floor(start / DAY));
   const times = timesOfDay(rule, start);
   // One period earlier: a week of BYWEEKNO may begin in the year before.
-  let index = Math.max(0, periods.indexOf(Math.floor(from / DAY)) - 1);
+  let index = Math.max(0, periods.indexOf(Math.floor(window.start / DAY)) - 1);
   let empty = 0;
-  while (empty < EMPTY_PERIODS) {
-    const days = periods.days(index++);
-    empty = days.length === 0 ? empty + 1 : 0;
-    yield* pick(
-      days.flatMap((day) => times.map((time) => day * DAY + time)),
-      rule.bySetPosition,
-    );
+  for (; empty < EMPTY_PERIODS && periods.firstDay(index) * DAY < window.end; index++) {
+    const days = periods.days(index);
+    const walls = days.flatMap((day) => times.map((time) => day * DAY + time));
+    const picked = pick(walls, rule.bySetPosition);
+    empty = picked.length === 0 ? empty + 1 : 0;
+    yield* picked;
   }
 }
 
@@ -125,10 +132,14 @@ function* shortPeriods(rule: RecurrenceRule, start: number, from: number): Gener
       continue;
     }
     const seconds = or(rule.bySecond, Math.floor(start / 1000) % 60);
-    const minutes = rule.frequency === 'HOURLY' ? or(rule.byMinute, Math.floor(start / MINUTE) % 60) : [minute];
+    const minutes =
+      rule.frequency === 'HOURLY' ? or(rule.byMinute, Math.floor(start / MINUTE) % 60) : [minute];
     const hourStart = day * DAY + hour * HOUR;
     const times = minutes.flatMap((m) => seconds.map((s) => hourStart + m * MINUTE + s * 1000));
-    yield* pick(times.sort((a, b) => a - b), rule.bySetPosition);
+    yield* pick(
+      times.sort((a, b) => a - b),
+      rule.bySetPosition,
+    );
   }
 }
 
@@ -140,14 +151,22 @@ function* shortPeriods(rule: RecurrenceRule, start: number, from: number): Gener
  * @param start wall time of DTSTART
  * @param until the last wall time allowed, inclusive (UNTIL, already on this wall clock)
  */
-export function expandRule(rule: RecurrenceRule, start: number, window: WallRange, until = Infinity): number[] {
+export function expandRule(
+  rule: RecurrenceRule,
+  start: number,
+  window: WallRange,
+  until = Infinity,
+): number[] {
   const result: number[] = [];
   const last = Math.min(until, LAST_WALL - 1);
   const inWindow = (wall: number) => wall >= window.start && wall < window.end;
   if (inWindow(start) && start <= last) result.push(start);
   let remaining = rule.count === undefined ? Infinity : rule.count - 1;
   const from = rule.count === undefined ? window.start : start;
-  const walls = rule.frequency in SHORT ? shortPeriods(rule, start, from) : longPeriods(rule, start, from);
+  const walls =
+    rule.frequency in SHORT
+      ? shortPeriods(rule, start, from)
+      : longPeriods(rule, start, { start: from, end: Math.min(window.end, last + 1) });
   for (const wall of walls) {
     if (wall <= start) continue;
     if (remaining-- <= 0 || wall > last || wall >= window.end) break;

@@ -1,6 +1,14 @@
 import { isRealDate } from '../time/civil';
 
-export const FREQUENCIES = ['SECONDLY', 'MINUTELY', 'HOURLY', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'] as const;
+export const FREQUENCIES = [
+  'SECONDLY',
+  'MINUTELY',
+  'HOURLY',
+  'DAILY',
+  'WEEKLY',
+  'MONTHLY',
+  'YEARLY',
+] as const;
 export type Frequency = (typeof FREQUENCIES)[number];
 
 /** The two-letter weekdays of RFC 5545, Monday first. */
@@ -82,7 +90,11 @@ function until(text: string): Until {
  */
 export function parseRule(text: string): RecurrenceRule {
   const parts = new Map<string, string>();
-  for (const part of text.replace(/^RRULE:/i, '').toUpperCase().split(';').filter(Boolean)) {
+  for (const part of text
+    .replace(/^RRULE:/i, '')
+    .toUpperCase()
+    .split(';')
+    .filter(Boolean)) {
     const [name, value] = part.split('=');
     if (!name || !value) throw new RecurrenceRuleError(part);
     parts.set(name, value);

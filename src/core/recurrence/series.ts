@@ -52,7 +52,8 @@ export class Series {
     const { start, end } = this.event;
     const length =
       start.kind === 'zoned'
-        ? wallToInstant(zoneOf(end, viewZone), this.endWall) - wallToInstant(zoneOf(start, viewZone), this.startWall)
+        ? wallToInstant(zoneOf(end, viewZone), this.endWall) -
+          wallToInstant(zoneOf(start, viewZone), this.startWall)
         : this.endWall - this.startWall;
     this.exactLengthByZone.set(viewZone, length);
     return length;

@@ -17,7 +17,12 @@ const LONGEST_LEAD = 28 * 24 * 60 * MINUTE;
  * The reminders that fall due after `from` and up to `to`, oldest first. Reminders for what is cancelled are
  * left out.
  */
-export function dueReminders(index: OccurrenceIndex, from: number, to: number, viewZone: string): DueReminder[] {
+export function dueReminders(
+  index: OccurrenceIndex,
+  from: number,
+  to: number,
+  viewZone: string,
+): DueReminder[] {
   const found: DueReminder[] = [];
   for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone)) {
     if (!occurrence.reminds || occurrence.status === 'cancelled') continue;

@@ -69,4 +69,5 @@ export class IntervalIndex {
   }
 }
 
-const compare = (a: Interval, b: Interval): number => a.start - b.start || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+const compare = (a: Interval, b: Interval): number =>
+  a.start - b.start || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);

@@ -65,7 +65,10 @@ export function occurrenceOf(
 }
 
 /** The days, half-open as day numbers, that an occurrence touches in the viewer's zone. */
-export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): { first: number; end: number } {
+export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): {
+  first: number;
+  end: number;
+} {
   const first = Math.floor(occurrence.startWall / DAY);
   return { first, end: Math.max(first + 1, Math.ceil(occurrence.endWall / DAY)) };
 }
@@ -76,4 +79,5 @@ export const isRibbon = (occurrence: Occurrence): boolean =>
 
 /** Whether it takes the time: counts as booked. */
 export const takesTime = (occurrence: Pick<Occurrence, 'availability' | 'status'>): boolean =>
-  occurrence.status !== 'cancelled' && (occurrence.availability === 'busy' || occurrence.availability === 'away');
+  occurrence.status !== 'cancelled' &&
+  (occurrence.availability === 'busy' || occurrence.availability === 'away');

@@ -102,7 +102,8 @@ export function localString(wall: number): string {
 export const isRealDate = (text: string): boolean => dateString(parseDate(text)) === text.slice(0, 10);
 
 /** The day number of the first day of the week that holds the day; weekStart as ISO weekday. */
-export const startOfWeek = (day: number, weekStart = 1): number => day - ((weekdayOf(day) - weekStart + 7) % 7);
+export const startOfWeek = (day: number, weekStart = 1): number =>
+  day - ((weekdayOf(day) - weekStart + 7) % 7);
 
 /** ISO 8601 week number of a day. */
 export function isoWeek(day: number): number {

@@ -75,7 +75,8 @@ export const isKnownZone = (zone: string): boolean => zone !== '' && offsetsOf(z
  * Milliseconds between UTC and the zone's wall clock at an instant, positive to the east.
  * @throws RangeError for an unknown zone
  */
-export const offsetAt = (zone: string, instant: number): number => requireOffsets(zone).segmentAt(instant).offset;
+export const offsetAt = (zone: string, instant: number): number =>
+  requireOffsets(zone).segmentAt(instant).offset;
 
 /** The zone's wall time (milliseconds, see civil.ts) at an instant. */
 export const instantToWall = (zone: string, instant: number): number => instant + offsetAt(zone, instant);

@@ -1,0 +1,32 @@
+/** What could not be read of a file, by line. The interface has the words. */
+export const PROBLEM_CODES = [
+  'unreadable-line',
+  'unreadable-rule',
+  'no-start',
+  'end-before-start',
+  'unknown-zone',
+  'mapped-zone',
+  'not-kept-yet',
+  'range-read-as-one',
+] as const;
+
+export interface ReadProblem {
+  /** Line of the file, from 1. */
+  readonly line: number;
+  readonly code: (typeof PROBLEM_CODES)[number];
+  /** The line, the zone's name or the component's. */
+  readonly detail: string;
+}
+
+export type FileRefusal = 'empty' | 'too-large' | 'zip' | 'wrong-encoding' | 'not-a-calendar' | 'cut-off';
+
+/** A file that is not read at all. */
+export class FileError extends Error {
+  constructor(readonly reason: FileRefusal) {
+    super(`file refused: ${reason}`);
+    this.name = 'FileError';
+  }
+}
+
+/** The largest file that is read, in bytes. */
+export const LARGEST_FILE = 25 * 1024 * 1024;

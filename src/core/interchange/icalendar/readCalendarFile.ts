@@ -1,0 +1,101 @@
+import type { CalendarEvent } from '../../model/entry';
+import { wallOf, zoneOf } from '../../time/eventTime';
+import { civilDate, DAY } from '../../time/civil';
+import { componentTree, contentLines } from './fileText';
+import type { ReadProblem } from './problems';
+import { readEvent } from './readEvent';
+import { zoneFinder } from './zoneNames';
+
+/** What a calendar file holds. The events name no calendar of ours yet. */
+export interface CalendarFile {
+  readonly name: string | undefined;
+  readonly events: readonly CalendarEvent[];
+  readonly problems: readonly ReadProblem[];
+}
+
+export interface ReadOptions {
+  readonly zone: string;
+  readonly now: number;
+  readonly newId: () => string;
+  /** Told after every few hundred components; may wait, so that whoever asked can cancel. */
+  readonly onProgress?: (done: number, total: number) => Promise<void> | void;
+}
+
+const PAUSE_AFTER = 250;
+
+/**
+ * Reads an iCalendar file (RFC 5545). Component by component, line by line: what can't be read is reported with
+ * its line, and the rest is read.
+ * @throws FileError if it is no calendar or cut off
+ */
+export async function readCalendarFile(text: string, options: ReadOptions): Promise<CalendarFile> {
+  const calendars = componentTree(contentLines(text));
+  const problems: ReadProblem[] = [];
+  const timezones = calendars.flatMap((calendar) =>
+    calendar.components.filter((component) => component.name === 'VTIMEZONE'),
+  );
+  const year = civilDate(Math.floor(options.now / DAY)).year;
+  const context = {
+    ...options,
+    findZone: zoneFinder(timezones, year, options.zone),
+    report: (problem: ReadProblem) => problems.push(problem),
+  };
+  const components = calendars
+    .flatMap((calendar) => calendar.components)
+    .filter((part) => part.name !== 'VTIMEZONE');
+  const events: CalendarEvent[] = [];
+  for (const [done, component] of components.entries()) {
+    if (done % PAUSE_AFTER === 0) await options.onProgress?.(done, components.length);
+    if (component.name !== 'VEVENT') {
+      context.report({ line: component.line, code: 'not-kept-yet', detail: component.name });
+      continue;
+    }
+    const event = readEvent(component, context);
+    if (event) events.push(event);
+  }
+  const nameLine = calendars[0]?.properties.find((line) => /^(NAME|X-WR-CALNAME)[:;]/i.test(line.text))?.text;
+  return {
+    name: nameLine?.slice(nameLine.indexOf(':') + 1).trim() || undefined,
+    events: withSeries(events),
+    problems: onceEach(problems),
+  };
+}
+
+/** Gives changed occurrences the series that they belong to, by UID. */
+function withSeries(events: readonly CalendarEvent[]): CalendarEvent[] {
+  const series = new Map(events.filter((event) => event.recurrence).map((event) => [event.uid, event]));
+  return events.map((event) => {
+    const master = event.recurrenceId && series.get(event.uid);
+    return master ? { ...event, seriesId: master.id } : event;
+  });
+}
+
+/** A zone's name is wrong in every event that uses it: said once. */
+function onceEach(problems: readonly ReadProblem[]): ReadProblem[] {
+  const said = new Set<string>();
+  return problems.filter((problem) => {
+    if (problem.code !== 'mapped-zone' && problem.code !== 'unknown-zone') return true;
+    const key = `${problem.code}${problem.detail}`;
+    return said.has(key) ? false : said.add(key);
+  });
+}
+
+/** The first and last wall time of a file's events, for its preview; undefined for an empty file. */
+export function spanOf(events: readonly CalendarEvent[]): { first: number; last: number } | undefined {
+  if (events.length === 0) return undefined;
+  const walls = events.map((event) => wallOf(event.start));
+  return {
+    first: walls.reduce((a, b) => Math.min(a, b)),
+    last: walls.reduce((a, b) => Math.max(a, b)),
+  };
+}
+
+/** The zones that a file's events are in. */
+export const zonesOf = (events: readonly CalendarEvent[]): string[] =>
+  [
+    ...new Set(
+      events.flatMap((event) =>
+        [event.start, event.end].map((time) => (time.kind === 'zoned' ? zoneOf(time, time.zone) : '')),
+      ),
+    ),
+  ].filter(Boolean);

@@ -1,0 +1,243 @@
+import ICAL from 'ical.js';
+import type { CalendarEvent, Preserved, Recurrence, Reminder } from '../../model/entry';
+import type { EventTime } from '../../model/eventTime';
+import { parseRule, RecurrenceRuleError } from '../../recurrence/rule';
+import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
+import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
+import { wallToInstant } from '../../time/zones';
+import type { ComponentLines, ContentLine } from './fileText';
+import type { ReadProblem } from './problems';
+
+/** A property in jCal form (RFC 7265 3.4): name, parameters, type, values. */
+export type JCalProperty = [string, Record<string, string | string[]>, string, ...unknown[]];
+
+/** What reading an event needs from its surroundings. */
+export interface ReadContext {
+  /** The zone that floating times are compared in. */
+  readonly zone: string;
+  readonly now: number;
+  readonly newId: () => string;
+  readonly findZone: (name: string) => string | undefined;
+  readonly report: (problem: ReadProblem) => void;
+}
+
+/** Extends a property of our own to the values that TRANSP can't say. */
+export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+
+const KNOWN = new Set([
+  'uid',
+  'dtstamp',
+  'dtstart',
+  'dtend',
+  'duration',
+  'rrule',
+  'rdate',
+  'exdate',
+  'recurrence-id',
+  'summary',
+  'description',
+  'location',
+  'url',
+  'categories',
+  'class',
+  'status',
+  'transp',
+  'sequence',
+  'created',
+  'last-modified',
+  AVAILABILITY_PROPERTY,
+]);
+
+interface ReadLine {
+  readonly property: JCalProperty;
+  readonly line: ContentLine;
+}
+
+function readProperties(component: ComponentLines, report: ReadContext['report']): ReadLine[] {
+  return component.properties.flatMap((line) => {
+    try {
+      // Rules are read from their text: the standard's parts and those of later standards survive so.
+      if (/^RRULE[:;]/i.test(line.text)) {
+        const value = line.text.slice(line.text.indexOf(':') + 1);
+        parseRule(value);
+        return [{ property: ['rrule', {}, 'recur', value] satisfies JCalProperty, line }];
+      }
+      return [{ property: ICAL.parse.property(line.text) as JCalProperty, line }];
+    } catch (error) {
+      const code = error instanceof RecurrenceRuleError ? 'unreadable-rule' : 'unreadable-line';
+      report({ line: line.line, code, detail: line.text.slice(0, 120) });
+      return [];
+    }
+  });
+}
+
+const LOCAL = /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d:[0-5]\dZ?$/;
+const DATE = /^\d{4}-\d\d-\d\d$/;
+
+/** The event times of a date property: DATE, DATE-TIME, or the starts of PERIODs. */
+function readTimes({ property, line }: ReadLine, context: ReadContext): EventTime[] {
+  const [, parameters, , ...values] = property;
+  const name = typeof parameters.tzid === 'string' ? parameters.tzid : undefined;
+  let zone = name === undefined ? undefined : context.findZone(name);
+  if (name !== undefined && zone !== name) {
+    context.report({
+      line: line.line,
+      code: zone === undefined ? 'unknown-zone' : 'mapped-zone',
+      detail: zone === undefined ? name : `${name} → ${zone}`,
+    });
+    zone ??= name;
+  }
+  return values.flatMap((value): EventTime[] => {
+    const text = String(Array.isArray(value) ? value[0] : value);
+    if (!isRealDate(text) || !(LOCAL.test(text) || DATE.test(text))) {
+      context.report({ line: line.line, code: 'unreadable-line', detail: line.text.slice(0, 120) });
+      return [];
+    }
+    if (DATE.test(text)) return [{ kind: 'date', date: text }];
+    if (text.endsWith('Z')) return [{ kind: 'zoned', local: text.slice(0, 19), zone: 'UTC' }];
+    return zone === undefined ? [{ kind: 'floating', local: text }] : [{ kind: 'zoned', local: text, zone }];
+  });
+}
+
+/** The end after a DURATION: days nominal, hours exact (RFC 5545 3.3.6). */
+function afterDuration(start: EventTime, text: string, zone: string): EventTime {
+  const duration = ICAL.Duration.fromString(text);
+  const sign = duration.isNegative ? -1 : 1;
+  const days = atWall(start, wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY);
+  const exact = sign * (duration.hours * HOUR + duration.minutes * MINUTE + duration.seconds * 1000);
+  if (exact === 0) return days;
+  return start.kind === 'zoned'
+    ? atInstant(days, instantOf(days, zone) + exact, zone)
+    : atWall(days, wallOf(days) + exact);
+}
+
+function readEnd(
+  start: EventTime,
+  end: EventTime | undefined,
+  duration: string | undefined,
+  context: ReadContext,
+) {
+  const day = start.kind === 'date' ? DAY : 0;
+  if (end) return end.kind === 'date' && start.kind !== 'date' ? atWall(start, wallOf(end)) : end;
+  if (duration !== undefined) return afterDuration(start, duration, context.zone);
+  return atWall(start, wallOf(start) + day);
+}
+
+/** The reminders that the model can say; other alarms are kept as they are. */
+function readAlarms(
+  component: ComponentLines,
+  context: ReadContext,
+): { reminders: Reminder[]; kept: unknown[][] } {
+  const reminders: Reminder[] = [];
+  const kept: unknown[][] = [];
+  for (const part of component.components) {
+    const properties = readProperties(part, context.report).map((read) => read.property);
+    const value = (name: string) => properties.find((property) => property[0] === name);
+    const trigger = value('trigger');
+    const action = String(value('action')?.[3] ?? '').toUpperCase();
+    const related = String(trigger?.[1]['related'] ?? 'START').toUpperCase();
+    const before =
+      trigger?.[2] === 'duration' ? -ICAL.Duration.fromString(String(trigger[3])).toSeconds() / 60 : NaN;
+    const simple =
+      part.name === 'VALARM' && action === 'DISPLAY' && related === 'START' && properties.length <= 3;
+    if (simple && Number.isInteger(before) && before >= 0) reminders.push({ minutesBefore: before });
+    else kept.push([part.name.toLowerCase(), properties, readAlarms(part, context).kept]);
+  }
+  return { reminders, kept };
+}
+
+const AVAILABILITY = { BUSY: 'busy', TENTATIVE: 'tentative', FREE: 'free', AWAY: 'away' } as const;
+const CLASSIFICATION = { PUBLIC: 'public', PRIVATE: 'private', CONFIDENTIAL: 'confidential' } as const;
+const STATUS = { CONFIRMED: 'confirmed', TENTATIVE: 'tentative', CANCELLED: 'cancelled' } as const;
+
+const oneOf = <Values extends Record<string, string>>(
+  values: Values,
+  text: string,
+): Values[keyof Values] | undefined => values[text.toUpperCase() as keyof Values];
+
+/** Reads a VEVENT (RFC 5545 3.6.1), or undefined if it has no readable start. Which series it belongs to is set later. */
+export function readEvent(component: ComponentLines, context: ReadContext): CalendarEvent | undefined {
+  const lines = readProperties(component, context.report);
+  const named = (name: string) => lines.filter(({ property }) => property[0] === name);
+  const text = (name: string) => String(named(name)[0]?.property[3] ?? '');
+  const times = (name: string) => named(name).flatMap((line) => readTimes(line, context));
+  const instant = (name: string) => {
+    const [time] = times(name);
+    return time ? instantOf(time, 'UTC') : undefined;
+  };
+
+  const start = times('dtstart')[0];
+  if (!start) {
+    context.report({ line: component.line, code: 'no-start', detail: text('summary').slice(0, 120) });
+    return undefined;
+  }
+  const duration = named('duration')[0]?.property[3];
+  let end = readEnd(start, times('dtend')[0], duration === undefined ? undefined : String(duration), context);
+  if (end.kind !== start.kind) end = atWall(start, wallOf(end));
+  if (
+    instantOf(end, context.zone) < instantOf(start, context.zone) ||
+    (start.kind === 'date' && wallOf(end) <= wallOf(start))
+  ) {
+    if (wallOf(end) < wallOf(start))
+      context.report({
+        line: component.line,
+        code: 'end-before-start',
+        detail: text('summary').slice(0, 120),
+      });
+    end = readEnd(start, undefined, undefined, context);
+  }
+
+  const recurrenceId = times('recurrence-id')[0];
+  if (named('recurrence-id')[0]?.property[1]['range'])
+    context.report({
+      line: component.line,
+      code: 'range-read-as-one',
+      detail: text('summary').slice(0, 120),
+    });
+  const recurrence: Recurrence = {
+    rules: named('rrule').map(({ property }) => String(property[3])),
+    dates: times('rdate'),
+    exceptionDates: times('exdate'),
+  };
+  const recurs = !recurrenceId && recurrence.rules.length + recurrence.dates.length > 0;
+  const status = oneOf(STATUS, text('status')) ?? 'confirmed';
+  const { reminders, kept } = readAlarms(component, context);
+  const preserved: Preserved = {
+    properties: lines.map(({ property }) => property).filter(([name]) => !KNOWN.has(name)),
+    components: kept as Preserved['components'],
+  };
+  const id = context.newId();
+  return {
+    kind: 'event',
+    id,
+    uid: text('uid') || `${id}@orderly-week`,
+    calendarId: '-',
+    title: text('summary').slice(0, 1000),
+    start,
+    end,
+    ...(recurs ? { recurrence } : {}),
+    ...(recurrenceId ? { recurrenceId } : {}),
+    availability:
+      oneOf(AVAILABILITY, text(AVAILABILITY_PROPERTY)) ??
+      (text('transp').toUpperCase() === 'TRANSPARENT'
+        ? 'free'
+        : status === 'tentative'
+          ? 'tentative'
+          : 'busy'),
+    classification: oneOf(CLASSIFICATION, text('class')) ?? (text('class') ? 'private' : 'public'),
+    status,
+    categories: named('categories').flatMap(({ property }) => property.slice(3).map(String).filter(Boolean)),
+    notes: text('description'),
+    url: text('url'),
+    location: text('location'),
+    reminders,
+    sequence: Math.max(0, Math.trunc(Number(text('sequence')) || 0)),
+    created: instant('created') ?? context.now,
+    modified: instant('last-modified') ?? instant('dtstamp') ?? context.now,
+    ...(preserved.properties.length + preserved.components.length > 0 ? { preserved } : {}),
+  };
+}
+
+/** The instant of an UNTIL that allows the whole of a date in a zone: the day's last second. */
+export const endOfDate = (date: string, zone: string): number =>
+  wallToInstant(zone, parseLocal(`${date}T23:59:59`));

@@ -1,0 +1,138 @@
+import ICAL from 'ical.js';
+import type { Calendar } from '../../model/calendar';
+import type { CalendarEvent } from '../../model/entry';
+import type { EventTime } from '../../model/eventTime';
+import { formatRule, parseRule } from '../../recurrence/rule';
+import { readRules } from '../../recurrence/series';
+import { DAY, localString, parseLocal } from '../../time/civil';
+import { instantOf } from '../../time/eventTime';
+import { isKnownZone } from '../../time/zones';
+import { AVAILABILITY_PROPERTY, endOfDate, type JCalProperty } from './readEvent';
+import { writeTimezone } from './writeTimezone';
+
+const PRODUCT = '-//Orderly Week//Orderly Week//EN';
+/** A rule without an end is written with time zones that are right for so long after its start. */
+const OPEN_YEARS = 10;
+
+const utc = (instant: number): string => `${localString(Math.floor(instant / 1000) * 1000)}Z`;
+
+function timeProperty(name: string, time: EventTime): JCalProperty {
+  switch (time.kind) {
+    case 'date':
+      return [name, {}, 'date', time.date];
+    case 'floating':
+      return [name, {}, 'date-time', time.local];
+    case 'zoned':
+      return time.zone === 'UTC'
+        ? [name, {}, 'date-time', `${time.local}Z`]
+        : [name, { tzid: time.zone }, 'date-time', time.local];
+  }
+}
+
+const line = (property: JCalProperty): string =>
+  ICAL.stringify.property(property, ICAL.design.icalendar, false);
+
+/** A rule as a file must have it: with a zoned start, UNTIL is in UTC (RFC 5545 3.3.10). */
+function ruleLine(text: string, start: EventTime): string {
+  const { rules } = readRules([text]);
+  const rule = rules[0];
+  if (!rule?.until || start.kind !== 'zoned' || rule.until.kind === 'utc') return `RRULE:${text}`;
+  const instant =
+    rule.until.kind === 'date'
+      ? endOfDate(rule.until.value, start.zone)
+      : instantOf({ ...start, local: localString(parseLocal(rule.until.value)) }, start.zone);
+  return `RRULE:${formatRule({ ...parseRule(text), until: { kind: 'utc', value: localString(instant) } })}`;
+}
+
+function alarmLines(minutesBefore: number, title: string): string[] {
+  return [
+    'BEGIN:VALARM',
+    'ACTION:DISPLAY',
+    line(['description', {}, 'text', title || 'Reminder']),
+    `TRIGGER:-PT${minutesBefore}M`,
+    'END:VALARM',
+  ];
+}
+
+/** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
+function eventLines(event: CalendarEvent): string[] {
+  const text = (name: string, value: string): JCalProperty[] => (value ? [[name, {}, 'text', value]] : []);
+  const properties: JCalProperty[] = [
+    ['uid', {}, 'text', event.uid],
+    ['dtstamp', {}, 'date-time', utc(event.modified)],
+    timeProperty('dtstart', event.start),
+    timeProperty('dtend', event.end),
+    ...(event.recurrenceId ? [timeProperty('recurrence-id', event.recurrenceId)] : []),
+    ...(event.recurrence?.dates ?? []).map((time) => timeProperty('rdate', time)),
+    ...(event.recurrence?.exceptionDates ?? []).map((time) => timeProperty('exdate', time)),
+    ...text('summary', event.title),
+    ...text('description', event.notes),
+    ...text('location', event.location),
+    ...(event.url ? [['url', {}, 'uri', event.url] satisfies JCalProperty] : []),
+    ...(event.categories.length > 0
+      ? [['categories', {}, 'text', ...event.categories] satisfies JCalProperty]
+      : []),
+    ...(event.classification === 'public' ? [] : text('class', event.classification.toUpperCase())),
+    ...text('status', event.status.toUpperCase()),
+    ...text('transp', event.availability === 'free' ? 'TRANSPARENT' : 'OPAQUE'),
+    ...(event.availability === 'tentative' || event.availability === 'away' || event.status === 'tentative'
+      ? text(AVAILABILITY_PROPERTY, event.availability.toUpperCase())
+      : []),
+    ['sequence', {}, 'integer', event.sequence],
+    ['created', {}, 'date-time', utc(event.created)],
+    ['last-modified', {}, 'date-time', utc(event.modified)],
+    ...((event.preserved?.properties ?? []) as JCalProperty[]),
+  ];
+  return [
+    'BEGIN:VEVENT',
+    ...properties.map(line),
+    ...(event.recurrence?.rules ?? []).map((rule) => ruleLine(rule, event.start)),
+    ...event.reminders.flatMap((reminder) => alarmLines(reminder.minutesBefore, event.title)),
+    ...(event.preserved?.components ?? []).map((component) =>
+      ICAL.stringify.component(component, ICAL.design.icalendar),
+    ),
+    'END:VEVENT',
+  ];
+}
+
+/** The zones that events use, with the span of instants that each is needed for. */
+function zoneSpans(events: readonly CalendarEvent[]): Map<string, { first: number; last: number }> {
+  const spans = new Map<string, { first: number; last: number }>();
+  for (const event of events) {
+    const open = event.recurrence ? OPEN_YEARS * 366 * DAY : 0;
+    for (const time of [event.start, event.end, ...(event.recurrenceId ? [event.recurrenceId] : [])]) {
+      if (time.kind !== 'zoned' || time.zone === 'UTC' || !isKnownZone(time.zone)) continue;
+      const at = instantOf(time, time.zone);
+      const known = spans.get(time.zone);
+      spans.set(time.zone, {
+        first: Math.min(at, known?.first ?? Infinity),
+        last: Math.max(at + open, known?.last ?? -Infinity),
+      });
+    }
+  }
+  return spans;
+}
+
+/**
+ * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
+ * name and description (RFC 7986).
+ */
+export function writeCalendarFile(
+  events: readonly CalendarEvent[],
+  calendar?: Pick<Calendar, 'name' | 'description'>,
+): string {
+  const lines = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    `PRODID:${PRODUCT}`,
+    'CALSCALE:GREGORIAN',
+    ...(calendar
+      ? [line(['name', {}, 'text', calendar.name]), line(['x-wr-calname', {}, 'text', calendar.name])]
+      : []),
+    ...(calendar?.description ? [line(['description', {}, 'text', calendar.description])] : []),
+    ...[...zoneSpans(events)].flatMap(([zone, span]) => writeTimezone(zone, span.first, span.last)),
+    ...events.flatMap(eventLines),
+    'END:VCALENDAR',
+  ];
+  return `${lines.join('\r\n')}\r\n`;
+}

@@ -1,0 +1,102 @@
+import type { Patch } from '@/core/change/patch';
+import { readCalendarFile, type CalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
+import { fileText } from '@/core/interchange/icalendar/fileText';
+import { FileError, type FileRefusal } from '@/core/interchange/icalendar/problems';
+import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
+import type { Calendar } from '@/core/model/calendar';
+import { Entry } from '@/core/model/entry';
+import type { WorkingPattern } from '@/core/model/settings';
+import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
+import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+
+/** What a view of days asks for. Days as day numbers, half-open. */
+export interface DaysQuery {
+  readonly firstDay: number;
+  readonly endDay: number;
+  readonly zone: string;
+  readonly hiddenCalendarIds: readonly string[];
+  readonly workingPattern: WorkingPattern;
+}
+
+export interface DaysAnswer {
+  readonly firstDay: number;
+  readonly endDay: number;
+  readonly occurrences: readonly Occurrence[];
+  readonly loads: readonly DayLoad[];
+  /** Minutes that each calendar takes, hidden ones too. */
+  readonly calendarMinutes: Readonly<Record<string, number>>;
+}
+
+export type ReadFileResult = { file: CalendarFile } | { refused: FileRefusal };
+
+/** Holds the entries and their index, and answers questions about them; it never changes data itself. */
+export class Engine {
+  private readonly index = new OccurrenceIndex();
+
+  /** Replaces all entries. Each chunk is a JSON list of entries that the store has checked already. */
+  load(chunks: readonly string[]): void {
+    this.index.load(chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]));
+  }
+
+  /** Follows a change. */
+  apply(patch: Pick<Patch, 'changes'>): void {
+    for (const change of patch.changes) {
+      if (change.collection !== 'entries') continue;
+      if (change.after) this.index.put(change.after);
+      else this.index.remove(change.id);
+    }
+  }
+
+  /** What occurs on days, how booked each is, and what each calendar takes of them. */
+  days(query: DaysQuery): DaysAnswer {
+    const { firstDay, endDay, zone } = query;
+    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone);
+    const hidden = new Set(query.hiddenCalendarIds);
+    const occurrences = all.filter((occurrence) => !hidden.has(occurrence.calendarId));
+    return {
+      firstDay,
+      endDay,
+      occurrences,
+      loads: loadOfDays(occurrences, firstDay, endDay, query.workingPattern),
+      calendarMinutes: minutesByCalendar(all, firstDay, endDay),
+    };
+  }
+
+  /** Reminders due after `from`, up to `to`. */
+  reminders(from: number, to: number, zone: string): DueReminder[] {
+    return dueReminders(this.index, from, to, zone);
+  }
+
+  /** Reads a calendar file's bytes. `onProgress` answers whether to go on. */
+  async readFile(
+    bytes: Uint8Array,
+    options: { zone: string; now: number },
+    onProgress: (done: number, total: number) => Promise<boolean>,
+  ): Promise<ReadFileResult | { cancelled: true }> {
+    try {
+      const file = await readCalendarFile(fileText(bytes), {
+        ...options,
+        newId: () => crypto.randomUUID(),
+        onProgress: async (done, total) => {
+          if (!(await onProgress(done, total))) throw new Cancelled();
+        },
+      });
+      const events = file.events.map((event) => Entry.parse(event));
+      return { file: { ...file, events } };
+    } catch (error) {
+      if (error instanceof Cancelled) return { cancelled: true };
+      if (error instanceof FileError) return { refused: error.reason };
+      throw error;
+    }
+  }
+
+  /** Writes the entries of one calendar, or of all, as an iCalendar file. */
+  writeFile(calendar: Calendar | undefined): string {
+    const events = [...this.index.all()].filter((event) => !calendar || event.calendarId === calendar.id);
+    return writeCalendarFile(events, calendar);
+  }
+}
+
+class Cancelled extends Error {}

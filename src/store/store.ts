@@ -1,0 +1,180 @@
+import { type CommitRole, type History, recordCommit, redoPatch, undoPatch } from '@/core/change/history';
+import { applyPatch, inversePatch, type Patch } from '@/core/change/patch';
+import type { State } from '@/core/model/state';
+import type { EngineClient } from '@/engine/client';
+import type { Database } from './database';
+import { JOURNAL_KEY, KEPT_COMMITS, type LogEntry, logKey, Meta, META_KEY, parseLogEntry } from './journal';
+import { commitTexts, loadDatabase, type SetAside } from './load';
+import type { Tabs } from './tabs';
+
+/** What the interface sees: the data, what can be undone, and a number that changes with every change. */
+export interface Snapshot {
+  readonly state: State;
+  readonly history: History;
+  /** Grows with each change that this tab has seen; for query keys. */
+  readonly version: number;
+}
+
+/** Why a commit could not be kept. It has been taken back. */
+export type CommitFailure = 'storage-full' | 'storage-failed';
+
+export interface StoreParts {
+  readonly database: Database;
+  readonly engine: EngineClient;
+  readonly tabs: Tabs;
+}
+
+/**
+ * The data of the person. A commit shows at once in the snapshot and the engine; it is then written with a journal,
+ * one after the other over all tabs. One that can't be written is taken back and reported.
+ */
+export class Store {
+  private snapshot: Snapshot;
+  private readonly listeners = new Set<() => void>();
+  private readonly failureListeners = new Set<(failure: CommitFailure) => void>();
+  private readonly pending: { role: CommitRole; patch: Patch }[] = [];
+  private writing: Promise<void> = Promise.resolve();
+
+  private constructor(
+    private readonly parts: StoreParts,
+    state: State,
+    history: History,
+    private revision: number,
+    /** Records that could not be read at the start. */
+    readonly setAside: readonly SetAside[],
+    /** Whether there was no data when it opened. */
+    readonly isNew: boolean,
+  ) {
+    this.snapshot = { state, history, version: 1 };
+    parts.tabs.listen((revision) => {
+      if (revision > this.revision) void this.enqueue(() => this.catchUp());
+    });
+  }
+
+  /** Opens the database, completing an unfinished commit, and hands the entries to the engine. */
+  static async open(parts: StoreParts): Promise<Store> {
+    const loaded = await parts.tabs.exclusively(() => loadDatabase(parts.database));
+    await parts.engine.load(loaded.entryChunks);
+    return new Store(parts, loaded.state, loaded.history, loaded.revision, loaded.setAside, loaded.isNew);
+  }
+
+  getSnapshot = (): Snapshot => this.snapshot;
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Hears of commits that could not be kept. */
+  onFailure(listener: (failure: CommitFailure) => void): () => void {
+    this.failureListeners.add(listener);
+    return () => this.failureListeners.delete(listener);
+  }
+
+  get engine(): EngineClient {
+    return this.parts.engine;
+  }
+
+  /** Makes a change. It shows at once; the promise settles when it is kept (true) or taken back (false). */
+  commit(patch: Patch, role: CommitRole = 'do'): Promise<boolean> {
+    if (patch.changes.length === 0) return Promise.resolve(true);
+    const entry = { role, patch };
+    this.pending.push(entry);
+    this.show(patch, recordCommit(this.snapshot.history, role, patch));
+    return this.enqueue(() => this.write(entry));
+  }
+
+  /** Takes back the latest change; its patch, or undefined if there is none. */
+  undo(): Patch | undefined {
+    const patch = undoPatch(this.snapshot.history);
+    if (patch) void this.commit(patch, 'undo');
+    return patch && this.snapshot.history.undone.at(-1);
+  }
+
+  /** Does again what was undone last. */
+  redo(): Patch | undefined {
+    const patch = redoPatch(this.snapshot.history);
+    if (patch) void this.commit(patch, 'redo');
+    return patch;
+  }
+
+  /** Settles when everything committed so far is written. */
+  settled(): Promise<void> {
+    return this.writing;
+  }
+
+  private enqueue<Result>(task: () => Promise<Result>): Promise<Result> {
+    const result = this.writing.then(() => this.parts.tabs.exclusively(task));
+    this.writing = result.then(
+      () => undefined,
+      () => undefined,
+    );
+    return result;
+  }
+
+  private show(patch: Patch, history: History): void {
+    this.snapshot = {
+      state: applyPatch(this.snapshot.state, patch),
+      history,
+      version: this.snapshot.version + 1,
+    };
+    void this.parts.engine.apply(patch);
+    for (const listener of this.listeners) listener();
+  }
+
+  private async write(entry: { role: CommitRole; patch: Patch }): Promise<boolean> {
+    const { database } = this.parts;
+    try {
+      await this.catchUp();
+      const logEntry: LogEntry = { revision: this.revision + 1, ...entry };
+      await database.setItem(JOURNAL_KEY, JSON.stringify(logEntry));
+      // Written as of the state that shows now: later commits only add to it, and follow with their own journal.
+      await database.setMany(commitTexts(this.snapshot.state, logEntry));
+      this.revision = logEntry.revision;
+      this.pending.splice(this.pending.indexOf(entry), 1);
+      await database.removeMany([JOURNAL_KEY, logKey(logEntry.revision - KEPT_COMMITS)]);
+      this.parts.tabs.announce(logEntry.revision);
+      return true;
+    } catch (error) {
+      await this.takeBack(entry, error);
+      return false;
+    }
+  }
+
+  private async takeBack(entry: { role: CommitRole; patch: Patch }, error: unknown): Promise<void> {
+    this.pending.splice(this.pending.indexOf(entry), 1);
+    const history = this.snapshot.history;
+    const without = {
+      done: history.done.filter((patch) => patch !== entry.patch),
+      undone: history.undone.filter((patch) => patch !== entry.patch),
+    };
+    this.show(inversePatch(entry.patch), without);
+    await this.parts.database.removeItem(JOURNAL_KEY).catch(() => undefined);
+    const isFull = /quota/i.test(error instanceof Error ? `${error.name} ${error.message}` : String(error));
+    for (const listener of this.failureListeners) listener(isFull ? 'storage-full' : 'storage-failed');
+  }
+
+  /** Follows what other tabs have written since; own changes that are not written yet stay on top. */
+  private async catchUp(): Promise<void> {
+    const { database, engine } = this.parts;
+    const text = await database.getItem(META_KEY);
+    const latest = text ? Meta.parse(JSON.parse(text)).revision : 0;
+    if (latest <= this.revision) return;
+    const missing = Array.from({ length: latest - this.revision }, (_, index) =>
+      logKey(this.revision + 1 + index),
+    );
+    const texts = await database.getMany(missing);
+    const entries = missing.map((key) => parseLogEntry(texts[key]));
+    if (entries.every((entry) => entry !== undefined)) {
+      for (const entry of entries)
+        this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
+    } else {
+      // Too far behind: everything is read anew.
+      const loaded = await loadDatabase(database);
+      await engine.load(loaded.entryChunks);
+      this.snapshot = { state: loaded.state, history: loaded.history, version: this.snapshot.version + 1 };
+    }
+    this.revision = latest;
+    for (const { patch } of this.pending) this.show(patch, this.snapshot.history);
+  }
+}

@@ -1,0 +1,80 @@
+import type { CalendarEvent } from '@/core/model/entry';
+import type { EventTime } from '@/core/model/eventTime';
+import { initialSettings } from '@/core/model/settings';
+import { emptyState, type State } from '@/core/model/state';
+import type { ChangeContext } from '@/core/change/patch';
+import type { Calendar } from '@/core/model/calendar';
+
+/** Records for tests, from the demo's scenario. */
+export const FENNICK = 'Europe/Lisbon';
+
+export const zoned = (local: string, zone = FENNICK): EventTime => ({
+  kind: 'zoned',
+  local: local.length === 16 ? `${local}:00` : local,
+  zone,
+});
+export const date = (text: string): EventTime => ({ kind: 'date', date: text });
+
+let made = 0;
+
+/** An event with sensible fields; give what the test is about. */
+export function event(fields: Partial<CalendarEvent> = {}): CalendarEvent {
+  const id = fields.id ?? `event-${++made}`;
+  return {
+    kind: 'event',
+    id,
+    uid: `${id}@fennick.example`,
+    calendarId: 'meetings',
+    title: 'Keeper rota call',
+    start: zoned('2027-03-09T14:00'),
+    end: zoned('2027-03-09T15:00'),
+    availability: 'busy',
+    classification: 'public',
+    status: 'confirmed',
+    categories: [],
+    notes: '',
+    url: '',
+    location: '',
+    reminders: [],
+    sequence: 0,
+    created: 0,
+    modified: 0,
+    ...fields,
+  };
+}
+
+/** An event that repeats by a rule. */
+export const series = (rule: string, fields: Partial<CalendarEvent> = {}): CalendarEvent =>
+  event({ recurrence: { rules: [rule], dates: [], exceptionDates: [] }, ...fields });
+
+export const calendar = (fields: Partial<Calendar> = {}): Calendar => ({
+  id: 'meetings',
+  name: 'Meetings',
+  description: '',
+  colour: 'harbour',
+  mark: 'ME',
+  order: 1,
+  created: 0,
+  modified: 0,
+  ...fields,
+});
+
+/** A state with the calendars Meetings and Desk work, and the given events. */
+export function stateWith(...events: CalendarEvent[]): State {
+  const desk = calendar({ id: 'desk', name: 'Desk work', mark: 'DW', colour: 'pine', order: 2 });
+  return {
+    ...emptyState(),
+    calendars: new Map([
+      ['meetings', calendar()],
+      ['desk', desk],
+    ]),
+    entries: new Map(events.map((entry) => [entry.id, entry])),
+    settings: new Map([['settings', initialSettings(FENNICK)]]),
+  };
+}
+
+/** A context whose ids count up. */
+export function context(now = Date.UTC(2027, 2, 9, 10, 20)): ChangeContext {
+  let id = 0;
+  return { now, newId: () => `new-${++id}`, zone: FENNICK };
+}
