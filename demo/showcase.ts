@@ -1,0 +1,139 @@
+import type { EntryMaker } from './entryMaker';
+
+const reminded = (minutesBefore: number) => ({ reminders: [{ minutesBefore }] });
+
+/** The weeks around today, written by hand: what the pictures show, and one of every kind of entry. */
+export function addShowcase(make: EntryMaker): void {
+  // Series of every kind.
+  make.series('meetings', '2026-02-02T09:00', 30, 'FREQ=WEEKLY', 'Works round', {
+    location: 'Chart room',
+    left: ['2026-12-21', '2026-12-28'],
+  });
+  make.series('meetings', '2026-09-01T09:00', 30, 'FREQ=WEEKLY', 'Rota check', { location: 'Lamp room' });
+  const rotaCall = make.series(
+    'meetings',
+    '2026-06-30T14:00',
+    60,
+    'FREQ=WEEKLY;INTERVAL=2;UNTIL=20270629',
+    'Keeper rota call',
+    {
+      location: 'Lamp room',
+      notes: 'Who keeps which light from the 15th on, and the spare lamps.',
+      left: ['2026-12-29'],
+      ...reminded(10),
+    },
+  );
+  make.changed(rotaCall, '2027-02-23', '2027-02-24T15:00');
+  make.changed(rotaCall, '2027-03-23', '2027-03-23T15:30', { location: 'Chart room' });
+  make.series(
+    'desk',
+    '2026-05-29T15:00',
+    90,
+    'FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1',
+    'Month-end list',
+  );
+  make.series(
+    'meetings',
+    '2026-02-02T11:00',
+    60,
+    'FREQ=MONTHLY;BYMONTH=2,3,4,5,6,7,8,9,10,11,12;BYDAY=1MO',
+    'Trust board call',
+    {
+      location: 'online',
+      url: 'https://meet.fennick.example/board',
+    },
+  );
+  make.series('grants', '2026-03-12T09:00', 60, 'FREQ=YEARLY', 'Sea heritage grant opens');
+  make.series('meetings', '2027-02-05T11:30', 60, 'FREQ=WEEKLY;COUNT=10', 'Lens workshop', {
+    location: 'online',
+    notes: 'With Marek Dunne.',
+  });
+  make.series('meetings', '2026-10-01T14:00', 30, 'FREQ=WEEKLY;INTERVAL=2', 'One-to-one Dev', {
+    location: 'Lamp room',
+  });
+  make.series('home', '2026-09-01T15:30', 60, 'FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270630', 'School gate', {
+    availability: 'free',
+    classification: 'private',
+  });
+  make.series('desk', '2026-03-02T16:30', 30, 'FREQ=WEEKLY;BYDAY=MO,WE', 'Order book');
+  make.series('rota', '2026-02-02T06:00', 120, 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR', 'Relief boat', {
+    availability: 'free',
+  });
+  make.series('meetings', '2026-04-07T17:30', 30, 'FREQ=WEEKLY;BYDAY=WE', 'Stores count', {
+    status: 'cancelled',
+    notes: 'Nobody has come since autumn.',
+  });
+
+  // The week of today.
+  make.timed('desk', '2027-03-08T10:00', 120, 'Lens invoices');
+  make.timed('meetings', '2027-03-08T14:00', 60, 'Glass supplier call', {
+    availability: 'tentative',
+    location: 'online',
+  });
+  make.days('visits', '2027-03-08', 2, 'Tower paint, Skerry', { availability: 'free' });
+  make.timed('desk', '2027-03-09T10:30', 90, 'Q1 works report', {
+    notes: 'Figures from stores, pictures from Skerry.',
+  });
+  make.timed(
+    'meetings',
+    '2027-03-09T11:00',
+    45,
+    'Tobias: crane survey',
+    { location: 'online' },
+    'Europe/Lisbon',
+  );
+  make.timed(
+    'meetings',
+    '2027-03-09T13:00',
+    30,
+    'Halifax call',
+    { location: 'online', ...reminded(15) },
+    'America/Halifax',
+  );
+  make.timed('visits', '2027-03-10T08:30', 480, 'Gull Point inspection', {
+    location: 'by boat, low water 11:40',
+    ...reminded(60),
+  });
+  make.timed('home', '2027-03-10T19:30', 90, 'Choir', { classification: 'private' });
+  make.timed('grants', '2027-03-11T09:00', 60, 'Halifax grant panel', { location: 'online' });
+  make.timed('desk', '2027-03-11T10:30', 120, 'Order lantern glass');
+  make.timed('meetings', '2027-03-11T14:15', 60, 'Boat hire quote', { availability: 'tentative' });
+  make.timed('visits', '2027-03-11T14:20', 70, 'Crane test, boat shed', { location: 'Boat shed' });
+  make.timed('home', '2027-03-11T16:00', 60, 'Piano tuner', {
+    availability: 'away',
+    classification: 'private',
+  });
+  make.days('grants', '2027-03-11', 2, 'Claim due', { availability: 'free', categories: ['deadline'] });
+  make.timed('desk', '2027-03-12T09:00', 120, 'Report periods');
+  make.timed('grants', '2027-03-12T14:00', 120, 'Grant claim draft');
+  make.days('daysoff', '2027-03-12', 1, 'Founders’ day', { availability: 'away' });
+  make.timed('home', '2027-03-13T10:00', 150, 'Boat paint with Ines', { classification: 'private' });
+
+  // Clock changes, midnight, other zones.
+  make.timed('visits', '2027-03-16T21:30', 330, 'Night light trial, Gull Point', {
+    notes: 'Crosses midnight.',
+  });
+  make.timed('rota', '2027-03-28T00:30', 120, 'Clock change watch', {
+    notes: 'The clock goes forward at one.',
+  });
+  const flight = make.timed('visits', '2027-03-18T13:15', 250, 'Flight to Halifax', {
+    availability: 'away',
+    categories: ['travel'],
+    ...reminded(120),
+  });
+  if (flight.end.kind === 'zoned')
+    flight.end = { kind: 'zoned', local: '2027-03-18T17:25:00', zone: 'America/Halifax' };
+  make.days('visits', '2027-03-18', 4, 'Halifax: lamp makers', { availability: 'away', location: 'Halifax' });
+  make.days('daysoff', '2027-03-26', 1, 'Good Friday', { availability: 'away' });
+  make.days('daysoff', '2027-05-04', 1, 'Harbour day', { availability: 'away' });
+  make.days('grants', '2027-04-04', 1, 'Report period 3 ends', { availability: 'free' });
+
+  // Things to tidy.
+  make.timed('desk', '2027-03-15T10:00', 120, 'Lens invoices');
+  make.timed('desk', '2027-03-15T10:00', 120, 'Lens invoices');
+  make.timed('desk', '2027-03-17T09:00', 60, '');
+  make.timed('desk', '2027-02-18T09:00', 120, 'Draft: lamp list', {
+    status: 'tentative',
+    availability: 'tentative',
+  });
+}

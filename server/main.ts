@@ -1,0 +1,37 @@
+import 'temporal-polyfill/global';
+import path from 'node:path';
+import { makeDemo } from '../demo/makeDemo';
+import { makeLarge } from '../demo/makeLarge';
+import { createApp } from './app';
+import { parseOptions, UsageError } from './options';
+
+/** Where the built application lies, from the folder that the server is started in. */
+const DIST = path.resolve('dist');
+
+function options() {
+  try {
+    return parseOptions(process.argv.slice(2));
+  } catch (error) {
+    if (!(error instanceof UsageError)) throw error;
+    console.error(error.message);
+    process.exit(2);
+  }
+}
+
+const { port, data } = options();
+const makers = { demo: makeDemo, large: makeLarge, empty: () => null };
+let made: unknown;
+const start = () => (made ??= makers[data]());
+
+const server = createApp({ dist: DIST, start }).listen(port, '127.0.0.1');
+server.on('listening', () => {
+  console.log(`Orderly Week is at http://localhost:${port}/`);
+});
+server.on('error', (error: NodeJS.ErrnoException) => {
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken by another program. Choose another one with --port N.`
+      : `The server could not start: ${error.message}`,
+  );
+  process.exit(1);
+});

@@ -1,0 +1,32 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Slot } from 'expo-router';
+import { useState } from 'react';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { AppShell, StoreGate } from '@/features/shell';
+import { installPageStyle } from '@/ui/theme/fonts';
+import { ThemeProvider } from '@/ui/theme/theme';
+
+installPageStyle(document);
+
+/** What every place stands in: the theme, the data and the shell. */
+export default function RootLayout() {
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: { queries: { retry: false, networkMode: 'always', refetchOnWindowFocus: false } },
+      }),
+  );
+  return (
+    <SafeAreaProvider>
+      <QueryClientProvider client={client}>
+        <ThemeProvider>
+          <StoreGate>
+            <AppShell>
+              <Slot />
+            </AppShell>
+          </StoreGate>
+        </ThemeProvider>
+      </QueryClientProvider>
+    </SafeAreaProvider>
+  );
+}

@@ -1,0 +1,3 @@
+import { PlanScreen } from '@/features/plan';
+
+export default PlanScreen;

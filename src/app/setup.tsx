@@ -1,0 +1,3 @@
+import { SetupScreen } from '@/features/setup';
+
+export default SetupScreen;

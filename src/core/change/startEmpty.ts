@@ -1,0 +1,27 @@
+import type { Settings } from '../model/settings';
+import { COLLECTION_NAMES, type State } from '../model/state';
+import { saveCalendar } from './calendarChanges';
+import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
+
+/** Removes all calendars and entries and leaves the demo: one empty calendar, and the system's clock. */
+export function startEmpty(state: State, context: ChangeContext): Patch {
+  const removed = COLLECTION_NAMES.filter(
+    (name) => name === 'calendars' || name === 'entries' || name === 'bin',
+  ).flatMap((collection) =>
+    [...state[collection].values()].map(
+      (before) => ({ collection, id: before.id, before, after: null }) as Change,
+    ),
+  );
+  const { demoNow: _, targetCalendarId: __, ...settings } = state.settings.get('settings') as Settings;
+  const first = saveCalendar(
+    state,
+    undefined,
+    { name: 'Work', description: '', colour: 'pine', mark: 'WO' },
+    context,
+  );
+  return makePatch(context, { what: 'settings-changed', count: removed.length }, [
+    ...removed,
+    ...first.changes,
+    put(state, 'settings', settings),
+  ]);
+}

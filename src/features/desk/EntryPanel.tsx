@@ -1,0 +1,176 @@
+import type { ReactNode } from 'react';
+import { Linking, Pressable, StyleSheet, View } from 'react-native';
+import { daysBy } from '@/core/change/entryChanges';
+import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
+import type { CalendarEvent } from '@/core/model/entry';
+import { DAY } from '@/core/time/civil';
+import { instantOf, wallOf } from '@/core/time/eventTime';
+import { cityOf, instantToWall } from '@/core/time/zones';
+import { useCommands, workspace } from '@/features/workspace';
+import { useSettings, useSnapshot } from '@/store';
+import { dayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import type { IconName } from '@/ui/icons/paths';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Mark } from '@/ui/primitives/Mark';
+import { useTheme } from '@/ui/theme/theme';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { recurrenceText } from './repeatText';
+
+/** The selected entry: what it says, and what can be done with it. */
+export function EntryPanel({
+  occurrenceKey,
+  onOpen,
+}: {
+  occurrenceKey: string;
+  onOpen: (key: string) => void;
+}) {
+  const { homeZone } = useSettings();
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const commands = useCommands();
+  const target = targetOfKey(occurrenceKey);
+  const event = eventAt(state, target, { ...commands.context(), newId: () => occurrenceKey });
+  if (!event) return null;
+  const calendar = state.calendars.get(event.calendarId);
+  const series = masterOf(state, target);
+  const recurrence = series?.recurrence;
+  return (
+    <View style={styles.panel}>
+      <View style={styles.calendar}>
+        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+        <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
+          {[
+            calendar?.name,
+            words.entry.availability[event.availability],
+            event.classification === 'public' ? '' : words.entry.classification[event.classification],
+            event.status === 'confirmed' ? '' : words.entry.status[event.status],
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </AppText>
+      </View>
+      <TitleText>{event.title || words.entry.noTitle}</TitleText>
+      <When event={event} zone={homeZone} />
+      {recurrence && series ? (
+        <Line icon="autorenew" label={words.desk.repeats}>
+          <AppText>{capitalised(recurrenceText(recurrence, wallOf(series.start)))}</AppText>
+          {event.seriesId !== undefined && target.recurrenceKey === undefined ? (
+            <AppText size="small" tone="quiet">
+              {words.entry.changed}
+            </AppText>
+          ) : null}
+        </Line>
+      ) : null}
+      {event.location ? (
+        <Line icon="map-marker-outline" label={words.editor.place}>
+          <AppText>{event.location}</AppText>
+        </Line>
+      ) : null}
+      {event.url ? (
+        <Line icon="link-variant" label={words.editor.link}>
+          <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
+            <AppText style={styles.link}>{event.url}</AppText>
+          </Pressable>
+        </Line>
+      ) : null}
+      {event.reminders.length > 0 ? (
+        <Line icon="bell-outline" label={words.reminder.label}>
+          {event.reminders.map(({ minutesBefore }) => (
+            <AppText key={minutesBefore}>
+              {minutesBefore === 0
+                ? words.reminder.atStart
+                : words.reminder.before(words.reminder.minutes(minutesBefore))}
+            </AppText>
+          ))}
+        </Line>
+      ) : null}
+      {event.categories.length > 0 ? (
+        <Line icon="tag-outline" label={words.editor.categories}>
+          <AppText>{event.categories.join(', ')}</AppText>
+        </Line>
+      ) : null}
+      {event.notes ? (
+        <Line icon="note-text-outline" label={words.desk.notes}>
+          <AppText>{event.notes}</AppText>
+        </Line>
+      ) : null}
+      <View style={styles.actions}>
+        <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
+        <Button label={words.actions.copy} onPress={() => commands.copy(target, daysBy(0))} />
+        <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
+        <Button
+          label={words.desk.clear}
+          kind="quiet"
+          icon="close"
+          iconOnly
+          onPress={workspace.clearSelection}
+        />
+      </View>
+    </View>
+  );
+}
+
+const capitalised = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
+
+function When({ event, zone }: { event: CalendarEvent; zone: string }) {
+  const allDay = event.start.kind === 'date';
+  const start = instantToWall(zone, instantOf(event.start, zone));
+  const end = instantToWall(zone, instantOf(event.end, zone));
+  const first = Math.floor(start / DAY);
+  const last = Math.max(first, Math.ceil(end / DAY) - 1);
+  const own = event.start.kind === 'zoned' && event.start.zone !== zone ? event.start.zone : undefined;
+  const ownEnd = event.end.kind === 'zoned' && event.end.zone !== zone ? event.end.zone : undefined;
+  return (
+    <Line icon="clock-outline" label={words.editor.when}>
+      <AppText>{last > first ? `${dayText(first)} – ${dayText(last)}` : dayText(first)}</AppText>
+      {allDay ? null : (
+        <AppText figures>
+          <AppText weight="700" figures>
+            {timeRangeText(start, end)}
+          </AppText>
+          {` · ${lengthText(instantOf(event.end, zone) - instantOf(event.start, zone))}`}
+        </AppText>
+      )}
+      {own ? (
+        <AppText size="small" tone="quiet" figures>
+          {words.entry.inZone(timeText(instantToWall(own, instantOf(event.start, zone))), cityOf(own))}
+          {ownEnd === own || !ownEnd
+            ? ''
+            : `, ${words.entry.inZone(timeText(instantToWall(ownEnd, instantOf(event.end, zone))), cityOf(ownEnd))}`}
+        </AppText>
+      ) : null}
+      {event.start.kind === 'floating' ? (
+        <AppText size="small" tone="quiet">
+          {words.editor.floating}
+        </AppText>
+      ) : null}
+    </Line>
+  );
+}
+
+function Line({ icon, label, children }: { icon: IconName; label: string; children: ReactNode }) {
+  const { colours } = useTheme();
+  return (
+    <View style={styles.line} role="group" aria-label={label}>
+      <AppIcon name={icon} size={20} color={colours.quietInk} />
+      <View style={styles.shrink}>{children}</View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: space(3) },
+  calendar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(2),
+    paddingRight: space(10),
+    minHeight: 28,
+  },
+  shrink: { flexShrink: 1 },
+  line: { flexDirection: 'row', gap: space(3) },
+  link: { textDecorationLine: 'underline' },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), marginTop: space(2) },
+});

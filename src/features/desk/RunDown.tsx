@@ -1,0 +1,98 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { gapsBetween } from '@/core/schedule/load';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { workingDay } from '@/core/time/workingPattern';
+import { instantToWall, wallToInstant } from '@/core/time/zones';
+import { useCalendars, useDays, useNow, useSettings } from '@/store';
+import { dayText, lengthText, timeText } from '@/ui/dates';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Mark } from '@/ui/primitives/Mark';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+
+/** The rest of today: what is on and what comes, with the gaps of half an hour or more between. */
+export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
+  const { homeZone, workingPattern } = useSettings();
+  const calendars = useCalendars();
+  const now = useNow();
+  const today = Math.floor(instantToWall(homeZone, now) / DAY);
+  const { answer } = useDays(today, today + 1);
+  const spans = workingDay(workingPattern, today).spans;
+  const endOfWork = wallToInstant(homeZone, today * DAY + (spans.at(-1)?.to ?? 0) * MINUTE);
+  const occurrences = answer?.occurrences ?? [];
+  const coming = occurrences.filter((occurrence) => occurrence.end > now && !occurrence.allDay);
+  const wholeDay = occurrences.filter((occurrence) => occurrence.allDay);
+  const items = [
+    ...coming.map((occurrence) => ({ at: occurrence.start, occurrence })),
+    ...gapsBetween(coming, now, endOfWork).map((gap) => ({ at: gap.start, gap })),
+  ].sort((a, b) => a.at - b.at);
+  const markOf = (id: string) => calendars.find((calendar) => calendar.id === id);
+  return (
+    <View style={styles.panel}>
+      <View>
+        <AppText tone="quiet">{dayText(today)}</AppText>
+        <TitleText>{words.desk.restOfToday}</TitleText>
+      </View>
+      {wholeDay.map((occurrence) => (
+        <Pressable
+          key={occurrence.key}
+          role="button"
+          onPress={() => onOpen(occurrence.key)}
+          style={styles.item}
+        >
+          <View style={styles.time}>
+            <Mark
+              mark={markOf(occurrence.calendarId)?.mark ?? ''}
+              colour={markOf(occurrence.calendarId)?.colour ?? 'slate'}
+            />
+          </View>
+          <AppText style={styles.shrink}>{occurrence.title || words.entry.noTitle}</AppText>
+        </Pressable>
+      ))}
+      {items.length === 0 && wholeDay.length === 0 ? (
+        <AppText tone="quiet">{words.desk.nothingMore}</AppText>
+      ) : null}
+      {items.map((item) => {
+        const wall = instantToWall(homeZone, item.at);
+        if ('gap' in item)
+          return (
+            <View key={`gap${item.at}`} style={styles.item}>
+              <AppText figures weight="700" tone="quiet" style={styles.time}>
+                {timeText(wall)}
+              </AppText>
+              <AppText tone="quiet">{words.desk.free(lengthText(item.gap.end - item.gap.start))}</AppText>
+            </View>
+          );
+        const { occurrence } = item;
+        const isOn = occurrence.start <= now;
+        return (
+          <Pressable
+            key={occurrence.key}
+            role="button"
+            onPress={() => onOpen(occurrence.key)}
+            style={styles.item}
+          >
+            <AppText figures weight="700" style={styles.time}>
+              {timeText(wall)}
+            </AppText>
+            <View style={styles.shrink}>
+              <AppText weight={isOn ? '700' : '400'}>{occurrence.title || words.entry.noTitle}</AppText>
+              <AppText size="small" tone={isOn ? 'accent' : 'quiet'} figures>
+                {isOn
+                  ? words.desk.nowUntil(timeText(instantToWall(homeZone, occurrence.end)))
+                  : lengthText(occurrence.end - occurrence.start)}
+              </AppText>
+            </View>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: space(2) },
+  item: { flexDirection: 'row', gap: space(2), minHeight: 32, alignItems: 'flex-start' },
+  time: { width: 52 },
+  shrink: { flexShrink: 1 },
+});

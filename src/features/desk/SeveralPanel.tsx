@@ -1,0 +1,90 @@
+import { StyleSheet, View } from 'react-native';
+import { isRecurring, targetOfKey } from '@/core/change/target';
+import { useCommands, workspace } from '@/features/workspace';
+import { useCalendars, useSnapshot } from '@/store';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Mark } from '@/ui/primitives/Mark';
+import { SelectField } from '@/ui/primitives/Field';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+
+const SHOWN = 8;
+
+/** Several selected entries, and the changes that take them all in one step. */
+export function SeveralPanel({ keys }: { keys: readonly string[] }) {
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const calendars = useCalendars();
+  const commands = useCommands();
+  const entries = keys.flatMap((key) => {
+    const entry = state.entries.get(targetOfKey(key).entryId);
+    return entry ? [{ key, entry }] : [];
+  });
+  const hasSeries = keys.some((key) => isRecurring(state, targetOfKey(key)));
+  const shifts = [
+    { label: words.desk.weekEarlier, days: -7 },
+    { label: words.desk.dayEarlier, days: -1 },
+    { label: words.desk.dayLater, days: 1 },
+    { label: words.desk.weekLater, days: 7 },
+  ];
+  return (
+    <View style={styles.panel}>
+      <TitleText style={styles.title}>{words.desk.several(entries.length)}</TitleText>
+      <View style={styles.list}>
+        {entries.slice(0, SHOWN).map(({ key, entry }) => {
+          const calendar = state.calendars.get(entry.calendarId);
+          return (
+            <View key={key} style={styles.entry}>
+              <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+              <AppText numberOfLines={1} style={styles.shrink}>
+                {entry.title || words.entry.noTitle}
+              </AppText>
+            </View>
+          );
+        })}
+        {entries.length > SHOWN ? (
+          <AppText tone="quiet">{words.reminder.others(entries.length - SHOWN)}</AppText>
+        ) : null}
+      </View>
+      <SelectField
+        label={words.desk.moveToCalendar}
+        value=""
+        options={[
+          { value: '', label: '…' },
+          ...calendars.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => id && commands.toCalendar(keys, id)}
+        testID="move-to-calendar"
+      />
+      <View role="group" aria-label={words.desk.shift} style={styles.actions}>
+        {shifts.map(({ label, days }) => (
+          <Button
+            key={days}
+            label={label}
+            onPress={() => commands.shiftDays(keys, days)}
+            style={styles.shift}
+          />
+        ))}
+      </View>
+      {hasSeries ? (
+        <AppText size="small" tone="quiet">
+          {words.desk.seriesMoveWhole}
+        </AppText>
+      ) : null}
+      <View style={styles.actions}>
+        <Button label={words.actions.bin} icon="delete-outline" onPress={() => void commands.bin(keys)} />
+        <Button label={words.desk.clear} kind="quiet" onPress={workspace.clearSelection} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: space(3) },
+  title: { paddingRight: space(10) },
+  list: { gap: space(1) },
+  entry: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
+  shrink: { flexShrink: 1 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  shift: { flexGrow: 1 },
+});

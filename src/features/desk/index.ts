@@ -1,0 +1,2 @@
+export { Desk } from './Desk';
+export { choiceText, weekdaysText } from './repeatText';

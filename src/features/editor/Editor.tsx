@@ -1,0 +1,247 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useEffect, useRef, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
+import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { useCalendars, useSettings } from '@/store';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { SelectField, TextField } from '@/ui/primitives/Field';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { EventForm, fieldsOfForm, formOfFields } from './formModel';
+import { RepeatFields } from './RepeatFields';
+import { WhenFields } from './WhenFields';
+
+const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
+
+/** All fields of an entry. The view goes on showing it, as it would be, while it is edited. */
+export function Editor() {
+  const { colours } = useTheme();
+  const { width } = useWindowDimensions();
+  const { homeZone } = useSettings();
+  const calendars = useCalendars();
+  const commands = useCommands();
+  const editing = useWorkspace((state) => state.editing);
+  const [before] = useState(() => editing!.fields);
+  const [target] = useState(() => editing!.target);
+  const box = useRef<View>(null);
+  const [asking, setAsking] = useState(false);
+  const { control, handleSubmit, setValue, formState } = useForm<EventForm>({
+    defaultValues: formOfFields(before, homeZone),
+    resolver: zodResolver(EventForm),
+  });
+  const form = useWatch({ control }) as EventForm;
+  const { isDirty } = formState;
+
+  useEffect(() => {
+    if (EventForm.safeParse(form).success) workspace.editFields(fieldsOfForm(form, before));
+  }, [form, before]);
+
+  useEffect(() => {
+    const opener = document.activeElement;
+    (box.current as unknown as HTMLElement | null)?.querySelector<HTMLElement>('input')?.focus();
+    return () => {
+      if (opener instanceof HTMLElement && opener.isConnected) opener.focus({ preventScroll: true });
+    };
+  }, []);
+
+  const close = () => workspace.edit(null);
+  const leave = () => {
+    if (isDirty && !asking) setAsking(true);
+    else close();
+  };
+  const save = handleSubmit(
+    async (valid) => {
+      const fields = fieldsOfForm(valid, before);
+      if (target ? await commands.change(target, fields) : commands.create(fields)) close();
+    },
+    () => {
+      requestAnimationFrame(() =>
+        (box.current as unknown as HTMLElement | null)
+          ?.querySelector<HTMLElement>('[aria-invalid="true"]')
+          ?.focus(),
+      );
+    },
+  );
+
+  const wide = width >= WIDE;
+  const leads = [...new Set([...LEADS, ...(form.reminder === '' ? [] : [Number(form.reminder)])])].sort(
+    (a, b) => a - b,
+  );
+  const text = (name: 'location' | 'url' | 'categories' | 'notes', label: string, more: object = {}) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          label={label}
+          value={field.value}
+          onChangeText={field.onChange}
+          onBlur={field.onBlur}
+          error={fieldState.error?.message}
+          {...more}
+        />
+      )}
+    />
+  );
+
+  return (
+    <View
+      ref={box}
+      role="dialog"
+      aria-label={target ? words.editor.editTitle : words.editor.newTitle}
+      testID="editor"
+      {...webProps({
+        onKeyDown: (event) => {
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            if (asking) setAsking(false);
+            else leave();
+          } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void save();
+        },
+      })}
+      style={[wide ? styles.side : styles.full, { backgroundColor: colours.card, borderColor: colours.line }]}
+    >
+      <View style={[styles.head, { backgroundColor: colours.primary }]}>
+        <Button
+          icon="close"
+          iconOnly
+          kind="onDark"
+          label={words.actions.close}
+          onPress={leave}
+          style={styles.bare}
+        />
+        <TitleText colour={colours.onPrimary} style={styles.headTitle} numberOfLines={1}>
+          {target ? words.editor.editTitle : words.editor.newTitle}
+        </TitleText>
+        <Button label={words.actions.save} onPress={() => void save()} />
+      </View>
+      {asking ? (
+        <View role="alert" style={[styles.asking, { backgroundColor: colours.accentTint }]}>
+          <AppText style={styles.grow}>
+            {words.editor.discard} {words.editor.discardText}
+          </AppText>
+          <Button label={words.editor.discardYes} onPress={close} />
+          <Button label={words.editor.discardNo} onPress={() => setAsking(false)} />
+        </View>
+      ) : null}
+      <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
+        <Controller
+          control={control}
+          name="title"
+          render={({ field, fieldState }) => (
+            <TextField
+              label={words.editor.title}
+              value={field.value}
+              onChangeText={field.onChange}
+              error={fieldState.error?.message}
+              large
+              onSubmit={() => void save()}
+              testID="editor-title"
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="calendarId"
+          render={({ field, fieldState }) => (
+            <SelectField
+              label={words.editor.calendar}
+              value={field.value}
+              options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={field.onChange}
+              error={fieldState.error?.message}
+              testID="editor-calendar"
+            />
+          )}
+        />
+        <WhenFields control={control} setValue={setValue} />
+        {before.recurrence || target === undefined || !isChangedOccurrence(target.entryId) ? (
+          <RepeatFields control={control} before={before} />
+        ) : null}
+        <Controller
+          control={control}
+          name="reminder"
+          render={({ field }) => (
+            <SelectField
+              label={words.reminder.label}
+              value={field.value}
+              options={[
+                { value: '', label: words.reminder.none },
+                ...leads.map((minutes) => ({
+                  value: String(minutes),
+                  label:
+                    minutes === 0
+                      ? words.reminder.atStart
+                      : words.reminder.before(words.reminder.minutes(minutes)),
+                })),
+              ]}
+              onChange={field.onChange}
+              testID="editor-reminder"
+            />
+          )}
+        />
+        {text('location', words.editor.place)}
+        <Controller
+          control={control}
+          name="availability"
+          render={({ field }) => (
+            <ChoiceRow
+              label={words.editor.availability}
+              choices={AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="classification"
+          render={({ field }) => (
+            <ChoiceRow
+              label={words.editor.visibility}
+              choices={CLASSIFICATIONS.map((value) => ({ value, label: words.entry.classification[value] }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="status"
+          render={({ field }) => (
+            <ChoiceRow
+              label={words.editor.status}
+              choices={STATUSES.map((value) => ({ value, label: words.entry.status[value] }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        {text('categories', words.editor.categories, { hint: words.editor.categoriesHint })}
+        {text('url', words.editor.link, { inputMode: 'url' })}
+        {text('notes', words.editor.notes, { multiline: true })}
+      </ScrollView>
+    </View>
+  );
+
+  function isChangedOccurrence(entryId: string): boolean {
+    return commands.entry(entryId)?.seriesId !== undefined;
+  }
+}
+
+const styles = StyleSheet.create({
+  side: { width: sizes.editor, borderLeftWidth: hairline },
+  full: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, zIndex: 20 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space(2), padding: space(2), minHeight: 56 },
+  headTitle: { flex: 1 },
+  bare: { borderColor: 'transparent' },
+  asking: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), padding: space(3), alignItems: 'center' },
+  grow: { flex: 1, minWidth: 180 },
+  form: { padding: space(4), gap: space(4), paddingBottom: space(8) },
+});

@@ -1,0 +1,70 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { focusWidth, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { ImportSheet } from './ImportSheet';
+import { useImport } from './useImport';
+
+const hasFiles = (event: DragEvent): boolean => !!event.dataTransfer?.types.includes('Files');
+
+/** Takes calendar files dropped anywhere on the page, and shows the import. */
+export function ImportHost() {
+  const { colours } = useTheme();
+  const { read } = useImport();
+  const [over, setOver] = useState(false);
+  useEffect(() => {
+    const onOver = (event: DragEvent) => {
+      if (!hasFiles(event)) return;
+      event.preventDefault();
+      setOver(true);
+    };
+    const onLeave = (event: DragEvent) => {
+      if (event.relatedTarget === null) setOver(false);
+    };
+    const onDrop = (event: DragEvent) => {
+      if (!hasFiles(event)) return;
+      event.preventDefault();
+      setOver(false);
+      const file = event.dataTransfer?.files[0];
+      if (file) void read(file);
+    };
+    window.addEventListener('dragover', onOver);
+    window.addEventListener('dragleave', onLeave);
+    window.addEventListener('drop', onDrop);
+    return () => {
+      window.removeEventListener('dragover', onOver);
+      window.removeEventListener('dragleave', onLeave);
+      window.removeEventListener('drop', onDrop);
+    };
+  }, [read]);
+  return (
+    <>
+      {over ? (
+        <View pointerEvents="none" style={[styles.over, { backgroundColor: colours.scrim }]}>
+          <View style={[styles.box, { backgroundColor: colours.card, borderColor: colours.accent }]}>
+            <AppText size="title" weight="700">
+              {words.data.drop}
+            </AppText>
+          </View>
+        </View>
+      ) : null}
+      <ImportSheet />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  over: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    top: 0,
+    bottom: 0,
+    zIndex: 50,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  box: { padding: space(8), borderWidth: focusWidth, borderStyle: 'dashed', borderRadius: space(2) },
+});

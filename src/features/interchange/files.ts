@@ -1,0 +1,30 @@
+/** Hands a text to the person as a file. */
+export function saveFile(name: string, text: string, type = 'text/calendar;charset=utf-8'): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(address);
+}
+
+/** Lets the person choose a file; undefined if none was chosen. */
+export function chooseFile(accept: string): Promise<File | undefined> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.addEventListener('change', () => resolve(input.files?.[0]));
+    input.addEventListener('cancel', () => resolve(undefined));
+    input.click();
+  });
+}
+
+/** A calendar's name as a file name. */
+export const fileNameOf = (name: string): string =>
+  `${
+    name
+      .toLowerCase()
+      .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+      .replaceAll(/^-|-$/g, '') || 'calendar'
+  }.ics`;

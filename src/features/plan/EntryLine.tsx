@@ -1,0 +1,247 @@
+import { useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
+import { blankFields, type EventFields } from '@/core/change/entryChanges';
+import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { Calendar } from '@/core/model/calendar';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { wallOf } from '@/core/time/eventTime';
+import { useCommands, workspace } from '@/features/workspace';
+import { useNowWall, useSettings } from '@/store';
+import { lengthText, shortDayText, timeText } from '@/ui/dates';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import type { IconName } from '@/ui/icons/paths';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Mark } from '@/ui/primitives/Mark';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, fontFamilies, fontSizes, hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
+import { webProps, webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
+
+export interface EntryLineHandle {
+  focus: () => void;
+}
+
+type Parse = (typeof import('@/core/entryline/parseEntryLine'))['parseEntryLine'];
+
+interface EntryLineProps {
+  selectedDay: number;
+  calendars: readonly Calendar[];
+  target: Calendar | undefined;
+  /** Shows the draft in the view while it is typed. */
+  onDraft: (fields: EventFields | null) => void;
+  ref?: Ref<EntryLineHandle>;
+}
+
+/** One line of ordinary words makes an entry; what was understood is spelled out before it is saved. */
+export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: EntryLineProps) {
+  const { colours } = useTheme();
+  const { width } = useWindowDimensions();
+  const { homeZone, defaultLengthMinutes } = useSettings();
+  const nowWall = useNowWall();
+  const { create } = useCommands();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+  const [parse, setParse] = useState<{ it: Parse } | null>(null);
+  const input = useRef<TextInput>(null);
+  useImperativeHandle(ref, () => ({ focus: () => input.current?.focus() }), []);
+
+  useEffect(() => {
+    void import('@/core/entryline/parseEntryLine').then((module) => setParse({ it: module.parseEntryLine }));
+  }, []);
+
+  const draft = useMemo(
+    () =>
+      text.trim() && parse
+        ? parse.it(text, {
+            nowWall,
+            zone: homeZone,
+            selectedDay,
+            defaultLength: defaultLengthMinutes * MINUTE,
+            calendars,
+          })
+        : null,
+    [text, parse, nowWall, homeZone, selectedDay, defaultLengthMinutes, calendars],
+  );
+  const calendar = calendars.find(({ id }) => id === draft?.calendarId) ?? target;
+  const fields = useMemo(
+    () =>
+      draft && calendar
+        ? {
+            ...blankFields(calendar.id, draft.start, draft.end),
+            title: draft.title,
+            location: draft.location,
+          }
+        : null,
+    [draft, calendar],
+  );
+  useEffect(() => onDraft(fields), [fields, onDraft]);
+
+  const clear = () => {
+    setText('');
+    setProblem('');
+  };
+  const save = () => {
+    if (!calendar) setProblem(words.line.noCalendar);
+    else if (fields && !fields.title) setProblem(words.line.missingTitle);
+    else if (fields && create(fields)) clear();
+  };
+  const openFull = () => {
+    if (!fields) return;
+    workspace.edit({ fields, panel: 'full' });
+    clear();
+  };
+
+  return (
+    <View>
+      {draft && calendar ? <Understood draft={draft} calendar={calendar} onPress={openFull} /> : null}
+      {problem ? (
+        <AppText tone="error" role="alert" style={styles.problem}>
+          {problem}
+        </AppText>
+      ) : null}
+      <View style={[styles.line, { backgroundColor: colours.card, borderColor: colours.primary }]}>
+        <AppIcon name="pencil-outline" size={20} color={colours.quietInk} />
+        <TextInput
+          ref={input}
+          aria-label={words.line.label}
+          placeholder={words.line.placeholder}
+          placeholderTextColor={colours.quietInk}
+          value={text}
+          testID="entry-line"
+          onChangeText={(changed) => {
+            setText(changed);
+            setProblem('');
+          }}
+          {...webProps({
+            onKeyDown: (event) => {
+              if (event.key === 'Enter') {
+                event.preventDefault();
+                if (event.shiftKey) openFull();
+                else save();
+              } else if (event.key === 'Escape') {
+                event.stopPropagation();
+                if (text) clear();
+                else input.current?.blur();
+              }
+            },
+          })}
+          style={[styles.input, webStyle({ outlineStyle: 'none' }), { color: colours.ink }]}
+        />
+        {calendar ? (
+          <View aria-label={words.line.into(calendar.name)} role="img" style={styles.target}>
+            <Mark mark={calendar.mark} colour={calendar.colour} />
+            {width >= WIDE ? (
+              <AppText size="small" tone="quiet" numberOfLines={1}>
+                {calendar.name}
+              </AppText>
+            ) : null}
+          </View>
+        ) : null}
+        {text ? <Button kind="primary" label={words.line.save} onPress={save} /> : null}
+      </View>
+    </View>
+  );
+}
+
+/** What was understood, part by part. Pressed, each opens the fields where it can be corrected. */
+function Understood({
+  draft,
+  calendar,
+  onPress,
+}: {
+  draft: EntryLineDraft;
+  calendar: Calendar;
+  onPress: () => void;
+}) {
+  const { colours } = useTheme();
+  const start = wallOf(draft.start);
+  const end = wallOf(draft.end);
+  const allDay = draft.start.kind === 'date';
+  const parts: { part: UnderstoodPart; icon: IconName; text: string }[] = [
+    { part: 'day', icon: 'calendar-blank-outline', text: shortDayText(Math.floor(start / DAY)) },
+    { part: 'time', icon: 'clock-outline', text: allDay ? words.entry.allDayLabel : timeText(start) },
+    ...(allDay && end - start === DAY
+      ? []
+      : [
+          {
+            part: 'length' as const,
+            icon: 'unfold-more-horizontal' as const,
+            text: allDay ? words.plan.dayCount((end - start) / DAY) : lengthText(end - start),
+          },
+        ]),
+    ...(draft.location
+      ? [{ part: 'place' as const, icon: 'map-marker-outline' as const, text: draft.location }]
+      : []),
+    { part: 'calendar', icon: 'tag-outline', text: calendar.name },
+  ];
+  return (
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      role="group"
+      aria-label={words.line.understood}
+      contentContainerStyle={styles.chips}
+    >
+      <AppText weight="700" numberOfLines={1} style={styles.title} testID="understood-title">
+        {draft.title || words.entry.noTitle}
+      </AppText>
+      {parts.map(({ part, icon, text }) => {
+        const said = draft.said.includes(part);
+        return (
+          <Pressable
+            key={part}
+            role="button"
+            aria-label={`${text}${said ? '' : `, ${words.line.filledIn}`}. ${words.line.full}`}
+            testID={`understood-${part}`}
+            onPress={onPress}
+            style={[
+              styles.chip,
+              {
+                backgroundColor: said ? colours.accentTint : colours.card,
+                borderColor: said ? colours.accent : colours.line,
+              },
+            ]}
+          >
+            <AppIcon name={icon} size={14} color={said ? colours.ink : colours.quietInk} />
+            <AppText size="small" figures tone={said ? 'ink' : 'quiet'} weight={said ? '700' : '400'}>
+              {text}
+            </AppText>
+          </Pressable>
+        );
+      })}
+    </ScrollView>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(2),
+    borderWidth: hairline,
+    borderRadius: corner,
+    minHeight: sizes.entryLine,
+    paddingHorizontal: space(3),
+  },
+  input: {
+    flex: 1,
+    minWidth: 60,
+    height: sizes.target,
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.large,
+  },
+  target: { flexDirection: 'row', alignItems: 'center', gap: space(1), maxWidth: 160 },
+  problem: { paddingVertical: space(1) },
+  chips: { gap: space(2), alignItems: 'center', paddingVertical: space(1) },
+  title: { maxWidth: 220 },
+  chip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(1),
+    borderWidth: hairline,
+    borderRadius: corner,
+    height: 32,
+    paddingHorizontal: space(2),
+  },
+});

@@ -1,0 +1,98 @@
+import { memo, useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { type DayCard, drawnMinutes, hoursHeight, type HoursScale, minuteToY } from '@/core/layout/hours';
+import type { Calendar } from '@/core/model/calendar';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline } from '@/ui/theme/tokens';
+import { webStyle } from '@/ui/web';
+import { EntryCard } from './EntryCard';
+
+interface DayColumnProps {
+  cards: readonly DayCard[];
+  width: number;
+  scale: HoursScale;
+  calendars: ReadonlyMap<string, Calendar>;
+  /** The colour of the calendar whose all-day entry takes the day. */
+  wash: string | undefined;
+  dayOff: boolean;
+  /** Minutes of the day that are over, of today only. */
+  nowMinute: number | undefined;
+  selected: ReadonlySet<string>;
+  tabbableKey: string | undefined;
+}
+
+/** One day of the hours: lines, the day's wash, what is over, and its cards. */
+export const DayColumn = memo(function DayColumn({
+  cards,
+  width,
+  scale,
+  calendars,
+  wash,
+  dayOff,
+  nowMinute,
+  selected,
+  tabbableKey,
+}: DayColumnProps) {
+  const { colours, calendar } = useTheme();
+  const drawn = drawnMinutes(scale);
+  const top = minuteToY(scale, drawn.from);
+  const lines = useMemo(
+    () =>
+      webStyle({
+        backgroundImage: `linear-gradient(to bottom, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
+        backgroundSize: `100% ${scale.hourHeight}px`,
+      }),
+    [colours.line, scale.hourHeight],
+  );
+  return (
+    <View style={[styles.column, { width, height: hoursHeight(scale), borderColor: colours.line }]}>
+      <View
+        pointerEvents="none"
+        style={[
+          styles.fill,
+          {
+            top,
+            height: minuteToY(scale, drawn.to) - top,
+            backgroundColor: wash ? calendar(wash).tint : dayOff ? colours.page : colours.card,
+          },
+        ]}
+      />
+      {nowMinute === undefined ? null : (
+        <View
+          pointerEvents="none"
+          testID="elapsed"
+          style={[
+            styles.fill,
+            { top, height: Math.max(0, minuteToY(scale, nowMinute) - top), backgroundColor: colours.shade },
+          ]}
+        />
+      )}
+      <View
+        pointerEvents="none"
+        style={[styles.fill, lines, { top, height: minuteToY(scale, drawn.to) - top }]}
+      />
+      {cards.map((card) => (
+        <EntryCard
+          key={card.occurrence.key}
+          card={card}
+          columnWidth={width}
+          calendar={calendars.get(card.occurrence.calendarId)}
+          selected={selected.has(card.occurrence.key)}
+          tabbable={tabbableKey === card.occurrence.key}
+        />
+      ))}
+      {nowMinute === undefined ? null : (
+        <View
+          pointerEvents="none"
+          style={[styles.now, { top: minuteToY(scale, nowMinute) - 1, backgroundColor: colours.accent }]}
+        />
+      )}
+    </View>
+  );
+});
+
+const styles = StyleSheet.create({
+  column: { borderLeftWidth: hairline },
+  fill: { position: 'absolute', left: 0, right: 0 },
+  now: { position: 'absolute', left: 0, right: 0, height: 2 },
+});

@@ -1,0 +1,81 @@
+import { StyleSheet, View } from 'react-native';
+import type { WorkingDay } from '@/core/model/settings';
+import type { DayLoad } from '@/core/schedule/load';
+import { dayOfMonthText, dayText, lengthText, weekdayText } from '@/ui/dates';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import type { IconName } from '@/ui/icons/paths';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+
+const PLACE_ICONS: Record<WorkingDay['place'], IconName> = {
+  office: 'office-building-outline',
+  home: 'home-outline',
+  travel: 'sail-boat',
+};
+
+const MINUTE = 60_000;
+
+/** The head of a day: weekday, date, place of work, and how booked it is. */
+export function DayHead({
+  day,
+  isToday,
+  load,
+  working,
+  width,
+}: {
+  day: number;
+  isToday: boolean;
+  load: DayLoad | undefined;
+  working: WorkingDay;
+  width: number;
+}) {
+  const { colours } = useTheme();
+  const share = load && load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
+  const isDayOff = working.spans.length === 0;
+  const said = isDayOff
+    ? words.plan.dayOff
+    : `${words.plan.place[working.place]}, ${words.plan.dayLoad(lengthText((load?.booked ?? 0) * MINUTE), lengthText((load?.working ?? 0) * MINUTE))}`;
+  return (
+    <View
+      role="columnheader"
+      aria-label={`${dayText(day)}, ${said}`}
+      style={[styles.head, { width, borderColor: colours.line }]}
+    >
+      <View style={styles.row}>
+        <View style={[styles.date, isToday ? { backgroundColor: colours.primary } : null]}>
+          <AppText weight="700" figures colour={isToday ? colours.onPrimary : colours.ink} numberOfLines={1}>
+            {`${weekdayText(day, width < 60 ? 'narrow' : 'short')} ${dayOfMonthText(day)}`}
+          </AppText>
+        </View>
+        {width > 90 && !isDayOff ? (
+          <AppIcon name={PLACE_ICONS[working.place]} size={16} color={colours.quietInk} />
+        ) : null}
+        <View style={styles.gap} />
+        {width > 118 && load && load.booked > 0 ? (
+          <AppText size="small" tone="quiet" figures numberOfLines={1}>
+            {lengthText(load.booked * MINUTE)}
+          </AppText>
+        ) : null}
+      </View>
+      <View style={[styles.bar, { backgroundColor: isDayOff ? 'transparent' : colours.line }]}>
+        <View style={[styles.filled, { width: `${share * 100}%`, backgroundColor: colours.primary }]} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: {
+    height: sizes.dayHead,
+    borderLeftWidth: hairline,
+    justifyContent: 'space-between',
+    paddingTop: space(1),
+  },
+  row: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: space(1), gap: space(1) },
+  date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
+  gap: { flex: 1 },
+  bar: { height: 3, marginHorizontal: space(1) + 1, marginBottom: 2, borderRadius: 2, overflow: 'hidden' },
+  filled: { height: 3 },
+});

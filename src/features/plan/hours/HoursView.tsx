@@ -1,0 +1,330 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type LayoutChangeEvent, Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { drawnMinutes, hoursHeight, layoutDay, minuteToY } from '@/core/layout/hours';
+import { layoutRibbons } from '@/core/layout/ribbons';
+import type { Calendar } from '@/core/model/calendar';
+import { daysOf, isRibbon, takesTime } from '@/core/schedule/occurrence';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { patternHours, workingDay } from '@/core/time/workingPattern';
+import { cityOf } from '@/core/time/zones';
+import type { DaysAnswer } from '@/store';
+import { useNowWall, useSettings } from '@/store';
+import { rangeText, timeText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { DayColumn } from './DayColumn';
+import { DayHead } from './DayHead';
+import { FoldBand } from './FoldBand';
+import { type Ghost, setGhost, useGhost } from './ghost';
+import { GhostLayer } from './GhostLayer';
+import { HourRail } from './HourRail';
+import { RibbonCard } from './RibbonCard';
+import { type GridActions, useGridDrag } from './useGridDrag';
+import { useCardKeys } from './useCardKeys';
+
+/** Rows of ribbons that are shown before they are unfolded. */
+const FEW_RIBBONS = 2;
+
+interface HoursViewProps {
+  days: readonly number[];
+  answer: DaysAnswer | undefined;
+  calendars: readonly Calendar[];
+  draftCalendar: Calendar | undefined;
+  draft: Ghost | null;
+  selectedKeys: readonly string[];
+  actions: GridActions;
+}
+
+/** Days side by side with their hours down: heads, ribbons, and cards in columns. */
+export function HoursView({
+  days,
+  answer,
+  calendars,
+  draftCalendar,
+  draft,
+  selectedKeys,
+  actions,
+}: HoursViewProps) {
+  const { colours } = useTheme();
+  const { workingPattern, homeZone } = useSettings();
+  const nowWall = useNowWall();
+  const today = Math.floor(nowWall / DAY);
+  const [width, setWidth] = useState(0);
+  const [open, setOpen] = useState({ before: false, after: false });
+  const [allRibbons, setAllRibbons] = useState(false);
+  const frame = useRef<View>(null);
+  const hours = useRef<View>(null);
+  const scroller = useRef<ScrollView>(null);
+
+  const columnWidth = Math.max(0, (width - sizes.hourRail) / days.length);
+  const scale = useMemo(
+    () => ({
+      ...patternHours(workingPattern),
+      foldedBefore: !open.before,
+      foldedAfter: !open.after,
+      hourHeight: sizes.hour,
+      foldHeight: sizes.fold,
+    }),
+    [workingPattern, open],
+  );
+  const calendarsById = useMemo(
+    () => new Map(calendars.map((calendar) => [calendar.id, calendar])),
+    [calendars],
+  );
+  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
+
+  const layout = useMemo(() => {
+    const occurrences = answer?.occurrences ?? [];
+    const ribbons = layoutRibbons(occurrences.filter(isRibbon), days);
+    const columns = days.map((day) => {
+      const onDay = occurrences.filter((occurrence) => {
+        const { first, end } = daysOf(occurrence);
+        return first <= day && day < end;
+      });
+      const washing = onDay.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
+      return { day, washing, ...layoutDay(onDay, day, scale) };
+    });
+    return { ribbons, columns, rows: Math.max(0, ...ribbons.map((ribbon) => ribbon.row + 1)) };
+  }, [answer, days, scale]);
+
+  const byKey = useMemo(
+    () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
+    [answer],
+  );
+  const tabbableKey = selectedKeys.findLast((key) => byKey.has(key)) ?? answer?.occurrences[0]?.key;
+  const tabbableIsHidden =
+    tabbableKey !== undefined &&
+    !layout.columns.some((column) => column.cards.some((card) => card.occurrence.key === tabbableKey)) &&
+    !layout.ribbons.some((ribbon) => ribbon.occurrence.key === tabbableKey);
+  const firstCard =
+    layout.ribbons[0]?.occurrence.key ??
+    layout.columns.find((column) => column.cards[0])?.cards[0]?.occurrence.key;
+  const tabKey = tabbableIsHidden ? firstCard : tabbableKey;
+
+  useGridDrag(
+    {
+      frame: frame as unknown as React.RefObject<HTMLElement | null>,
+      hours: hours as unknown as React.RefObject<HTMLElement | null>,
+      scroller: scroller as unknown as React.RefObject<HTMLElement | null>,
+    },
+    {
+      days,
+      columnWidth,
+      scale,
+      occurrence: (key) => byKey.get(key),
+      calendar: (id) => calendarsById.get(id),
+      draftCalendar,
+    },
+    actions,
+  );
+  const onCardKey = useCardKeys(
+    frame as unknown as React.RefObject<HTMLElement | null>,
+    layout,
+    actions,
+    answer,
+  );
+
+  // A dropped card keeps its place until the engine's answer shows it there.
+  useEffect(() => {
+    if (useGhost.getState().ghost?.settling) setGhost(null);
+  }, [answer]);
+
+  const shownRows = allRibbons
+    ? layout.rows
+    : Math.min(layout.rows, layout.rows === FEW_RIBBONS + 1 ? layout.rows : FEW_RIBBONS);
+  const hiddenRibbons = layout.ribbons.filter((ribbon) => ribbon.row >= shownRows).length;
+  const ribbonHeight = Math.max(shownRows, 1) * sizes.ribbon + 4;
+  const drawn = drawnMinutes(scale);
+  const nowMinute = (nowWall - today * DAY) / MINUTE;
+  const showsToday = days.includes(today);
+
+  return (
+    <View
+      ref={frame}
+      role="group"
+      aria-label={words.plan.grid(rangeText(days[0]!, days.at(-1)!, true))}
+      testID="hours"
+      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      {...webProps({ onKeyDown: onCardKey })}
+      style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
+    >
+      <View style={styles.heads}>
+        <View style={styles.zone}>
+          <AppText size="small" weight="700" numberOfLines={1}>
+            {cityOf(homeZone)}
+          </AppText>
+          <AppText size="small" figures numberOfLines={1}>
+            {timeText(nowWall)}
+          </AppText>
+        </View>
+        <View role="row" style={styles.heads}>
+          {width > 0 &&
+            days.map((day) => (
+              <DayHead
+                key={day}
+                day={day}
+                isToday={day === today}
+                load={answer?.loads.find((load) => load.day === day)}
+                working={workingDay(workingPattern, day)}
+                width={columnWidth}
+              />
+            ))}
+        </View>
+      </View>
+      <View style={[styles.ribbons, { height: ribbonHeight, borderColor: colours.line }]}>
+        <View style={styles.ribbonRail}>
+          {hiddenRibbons > 0 || allRibbons ? (
+            <Pressable
+              role="button"
+              aria-label={allRibbons ? words.plan.fewerRibbons : words.plan.moreRibbons(hiddenRibbons)}
+              onPress={() => setAllRibbons(!allRibbons)}
+              style={styles.moreRibbons}
+            >
+              <AppText size="small" weight="700" tone="accent">
+                {allRibbons ? '–' : `+${hiddenRibbons}`}
+              </AppText>
+            </Pressable>
+          ) : null}
+        </View>
+        <View style={styles.fill}>
+          {days.map((day, index) => (
+            <View
+              key={day}
+              style={[styles.ribbonLine, { left: index * columnWidth, borderColor: colours.line }]}
+            />
+          ))}
+          {layout.ribbons
+            .filter((ribbon) => ribbon.row < shownRows)
+            .map((ribbon) => (
+              <RibbonCard
+                key={ribbon.occurrence.key}
+                ribbon={ribbon}
+                columnWidth={columnWidth}
+                calendar={calendarsById.get(ribbon.occurrence.calendarId)}
+                selected={selected.has(ribbon.occurrence.key)}
+                tabbable={tabKey === ribbon.occurrence.key}
+              />
+            ))}
+          <GhostLayer part="ribbons" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
+        </View>
+      </View>
+      <ScrollView ref={scroller} style={styles.fill} contentContainerStyle={{ height: hoursHeight(scale) }}>
+        <View style={styles.hours}>
+          <HourRail scale={scale} nowMinute={showsToday ? nowMinute : undefined} />
+          <View ref={hours} style={styles.columns}>
+            {width > 0 &&
+              layout.columns.map(({ day, cards, washing }) => (
+                <DayColumn
+                  key={day}
+                  cards={cards}
+                  width={columnWidth}
+                  scale={scale}
+                  calendars={calendarsById}
+                  wash={washing && calendarsById.get(washing.calendarId)?.colour}
+                  dayOff={workingDay(workingPattern, day).spans.length === 0}
+                  nowMinute={day === today ? nowMinute : undefined}
+                  selected={selected}
+                  tabbableKey={tabKey}
+                />
+              ))}
+            <GhostLayer part="hours" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
+          </View>
+        </View>
+        {open.before ? (
+          <RefoldButton
+            time={timeText(scale.from * MINUTE)}
+            before
+            top={minuteToY(scale, scale.from) - sizes.target}
+            onPress={() => setOpen({ ...open, before: false })}
+          />
+        ) : (
+          <FoldBand
+            edge="before"
+            minute={scale.from}
+            hidden={layout.columns.map((column) => column.hiddenBefore)}
+            columnWidth={columnWidth}
+            top={0}
+            onPress={() => setOpen({ ...open, before: true })}
+          />
+        )}
+        {open.after ? (
+          <RefoldButton
+            time={timeText(scale.to * MINUTE)}
+            before={false}
+            top={minuteToY(scale, scale.to)}
+            onPress={() => setOpen({ ...open, after: false })}
+          />
+        ) : (
+          <FoldBand
+            edge="after"
+            minute={scale.to}
+            hidden={layout.columns.map((column) => column.hiddenAfter)}
+            columnWidth={columnWidth}
+            top={minuteToY(scale, drawn.to)}
+            onPress={() => setOpen({ ...open, after: true })}
+          />
+        )}
+      </ScrollView>
+    </View>
+  );
+}
+
+/** Folds opened hours again; stands on the hour rail beside them. */
+function RefoldButton({
+  time,
+  before,
+  top,
+  onPress,
+}: {
+  time: string;
+  before: boolean;
+  top: number;
+  onPress: () => void;
+}) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={words.plan.foldHours(time, before)}
+      onPress={onPress}
+      style={[styles.refold, { top: before ? top : top + space(2) }]}
+    >
+      <AppText size="small" weight="700" tone="accent">
+        {words.plan.fold}
+      </AppText>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
+  heads: { flexDirection: 'row', height: sizes.dayHead },
+  zone: {
+    width: sizes.hourRail,
+    paddingHorizontal: space(1),
+    justifyContent: 'center',
+    alignItems: 'center',
+  },
+  ribbons: {
+    flexDirection: 'row',
+    borderTopWidth: hairline,
+    borderBottomWidth: hairline,
+    paddingVertical: 2,
+  },
+  ribbonRail: { width: sizes.hourRail, alignItems: 'center', justifyContent: 'center' },
+  ribbonLine: { position: 'absolute', top: -2, bottom: -2, borderLeftWidth: hairline },
+  moreRibbons: { minWidth: sizes.target, minHeight: 24, alignItems: 'center', justifyContent: 'center' },
+  fill: { flex: 1 },
+  hours: { flexDirection: 'row' },
+  columns: { flex: 1, flexDirection: 'row' },
+  refold: {
+    position: 'absolute',
+    left: 0,
+    width: sizes.hourRail - 8,
+    height: 24,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});

@@ -1,0 +1,271 @@
+import { useDrag } from '@use-gesture/react';
+import { type RefObject, useEffect, useRef } from 'react';
+import { type HoursScale, snapMinute, yToMinute } from '@/core/layout/hours';
+import type { Calendar } from '@/core/model/calendar';
+import type { Move } from '@/core/change/entryChanges';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
+import { type Ghost, setGhost } from './ghost';
+
+/** Minutes that a drag snaps to. */
+export const GRID_STEP = 15;
+const LONG_PRESS = 380;
+const EDGE = 36;
+
+/** What the grid tells of a finished drag or press. */
+export interface GridActions {
+  press: (key: string, options: { add: boolean }) => void;
+  pressEmpty: (startWall: number, allDay: boolean) => void;
+  draft: (startWall: number, endWall: number, allDay: boolean) => void;
+  /** Answers whether the change was made. */
+  move: (key: string, move: Move) => Promise<boolean>;
+  copy: (key: string, move: Move) => void;
+}
+
+export interface GridGeometry {
+  days: readonly number[];
+  columnWidth: number;
+  scale: HoursScale;
+  occurrence: (key: string) => Occurrence | undefined;
+  calendar: (id: string) => Calendar | undefined;
+  draftCalendar: Calendar | undefined;
+}
+
+interface Elements {
+  frame: RefObject<HTMLElement | null>;
+  hours: RefObject<HTMLElement | null>;
+  scroller: RefObject<HTMLElement | null>;
+}
+
+interface Point {
+  readonly day: number;
+  /** Minutes of the day; unrounded. */
+  readonly minute: number;
+  readonly overRibbons: boolean;
+}
+
+interface Pickup {
+  readonly kind: 'move' | 'start' | 'end' | 'draft';
+  readonly occurrence: Occurrence | undefined;
+  readonly at: Point;
+}
+
+/**
+ * Pressing, dragging and stretching in the grid, by mouse at once and by touch after a short hold, so that a swipe still
+ * scrolls. Escape lets everything be as it was; Alt copies.
+ */
+export function useGridDrag(elements: Elements, geometry: GridGeometry, actions: GridActions): void {
+  const pickup = useRef<Pickup | null>(null);
+  const cancelled = useRef(false);
+  const scrolling = useRef(0);
+
+  const pointAt = (clientX: number, clientY: number): Point => {
+    const hours = elements.hours.current!.getBoundingClientRect();
+    const scroller = elements.scroller.current!.getBoundingClientRect();
+    const { days, columnWidth, scale } = geometry;
+    const column = Math.min(days.length - 1, Math.max(0, Math.floor((clientX - hours.left) / columnWidth)));
+    return {
+      day: days[column]!,
+      minute: yToMinute(scale, clientY - hours.top),
+      overRibbons: clientY < scroller.top,
+    };
+  };
+
+  const ghostOf = (point: Point, copy: boolean): Ghost | null => {
+    const picked = pickup.current;
+    if (!picked) return null;
+    const { occurrence } = picked;
+    const calendar = occurrence ? geometry.calendar(occurrence.calendarId) : geometry.draftCalendar;
+    const base = {
+      key: occurrence?.key,
+      title: occurrence?.title ?? '',
+      colour: calendar?.colour ?? 'slate',
+      mark: calendar?.mark ?? '',
+      copy,
+      settling: false,
+    };
+    const times =
+      picked.kind === 'draft'
+        ? draftTimes(picked.at, point)
+        : occurrence && moveTimes(picked, occurrence, point);
+    return times ? { ...base, ...times } : null;
+  };
+
+  const drop = (ghost: Ghost, copy: boolean): void => {
+    const picked = pickup.current!;
+    if (!picked.occurrence) {
+      setGhost(null);
+      actions.draft(ghost.startWall, ghost.endWall, ghost.allDay);
+      return;
+    }
+    const move = moveOf(picked, picked.occurrence, ghost);
+    if (!move) {
+      setGhost(null);
+      return;
+    }
+    setGhost({ ...ghost, settling: true });
+    if (copy && picked.kind === 'move') actions.copy(picked.occurrence.key, move);
+    else
+      void actions.move(picked.occurrence.key, move).then((made) => {
+        if (!made) setGhost(null);
+      });
+  };
+
+  const scrollAtEdges = (clientY: number): void => {
+    const scroller = elements.scroller.current;
+    if (!scroller) return;
+    const { top, bottom } = scroller.getBoundingClientRect();
+    const by = clientY < top + EDGE && clientY > top - EDGE ? -8 : clientY > bottom - EDGE ? 8 : 0;
+    cancelAnimationFrame(scrolling.current);
+    if (by === 0) return;
+    const step = () => {
+      scroller.scrollTop += by;
+      scrolling.current = requestAnimationFrame(step);
+    };
+    scrolling.current = requestAnimationFrame(step);
+  };
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape' || !pickup.current) return;
+      event.stopPropagation();
+      cancelled.current = true;
+      setGhost(null);
+    };
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
+  }, []);
+
+  useDrag(
+    ({
+      event,
+      xy: [x, y],
+      initial: [startX, startY],
+      first,
+      last,
+      tap,
+      elapsedTime,
+      altKey,
+      ctrlKey,
+      metaKey,
+      canceled,
+    }) => {
+      if (first) {
+        cancelled.current = false;
+        const target = event.target instanceof Element ? event.target : null;
+        // Buttons in the grid (folds, more ribbons) act for themselves.
+        const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="columnheader"]');
+        const key = target?.closest<HTMLElement>('[data-key]')?.dataset.key;
+        const edge = target?.closest<HTMLElement>('[data-edge]')?.dataset.edge;
+        const occurrence = key === undefined ? undefined : geometry.occurrence(key);
+        pickup.current =
+          isControl || (key !== undefined && !occurrence)
+            ? null
+            : {
+                kind: !occurrence ? 'draft' : edge === 'start' || edge === 'end' ? edge : 'move',
+                occurrence,
+                at: pointAt(startX, startY),
+              };
+      }
+      const picked = pickup.current;
+      if (!picked) return;
+      const finish = () => {
+        pickup.current = null;
+        cancelAnimationFrame(scrolling.current);
+      };
+      if (cancelled.current || canceled) {
+        setGhost(null);
+        if (last) finish();
+        return;
+      }
+      if (tap && last) {
+        setGhost(null);
+        const held = 'pointerType' in event && event.pointerType === 'touch' && elapsedTime > LONG_PRESS;
+        if (picked.occurrence) actions.press(picked.occurrence.key, { add: ctrlKey || metaKey || held });
+        else actions.pressEmpty(startOfPress(picked.at), picked.at.overRibbons);
+        finish();
+        return;
+      }
+      const moved = Math.hypot(x - startX, y - startY) > 3;
+      if (!moved && !last) return;
+      const ghost = ghostOf(pointAt(x, y), altKey && picked.kind === 'move');
+      if (last) {
+        if (ghost && moved) drop(ghost, altKey);
+        else setGhost(null);
+        finish();
+        return;
+      }
+      scrollAtEdges(y);
+      setGhost(ghost);
+    },
+    {
+      target: elements.frame as RefObject<EventTarget>,
+      filterTaps: true,
+      preventScroll: 150,
+      preventScrollAxis: 'xy',
+      pointer: { buttons: 1, keys: false, capture: false },
+      eventOptions: { passive: false },
+    },
+  );
+}
+
+const startOfPress = (point: Point): number => point.day * DAY + Math.floor(point.minute / 30) * 30 * MINUTE;
+
+function draftTimes(from: Point, to: Point): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
+  if (from.overRibbons)
+    return {
+      startWall: Math.min(from.day, to.day) * DAY,
+      endWall: (Math.max(from.day, to.day) + 1) * DAY,
+      allDay: true,
+    };
+  const floor = (minute: number) => Math.floor(minute / GRID_STEP) * GRID_STEP;
+  const a = from.day * DAY + floor(from.minute) * MINUTE;
+  const b = from.day * DAY + floor(to.minute) * MINUTE;
+  return { startWall: Math.min(a, b), endWall: Math.max(a, b) + GRID_STEP * MINUTE, allDay: false };
+}
+
+function moveTimes(
+  picked: Pickup,
+  occurrence: Occurrence,
+  point: Point,
+): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
+  const { startWall, endWall } = occurrence;
+  const length = endWall - startWall;
+  const snap = (wall: number) => {
+    const day = Math.floor(wall / DAY);
+    return day * DAY + snapMinute((wall - day * DAY) / MINUTE, GRID_STEP) * MINUTE;
+  };
+  const at = point.day * DAY + point.minute * MINUTE;
+  if (picked.kind === 'end')
+    return { startWall, endWall: Math.max(startWall + GRID_STEP * MINUTE, snap(at)), allDay: false };
+  if (picked.kind === 'start')
+    return { startWall: Math.min(endWall - GRID_STEP * MINUTE, snap(at)), endWall, allDay: false };
+  const fromRibbon = picked.at.overRibbons;
+  const days = (point.day - picked.at.day) * DAY;
+  if (point.overRibbons || (fromRibbon && !occurrence.allDay)) {
+    if (fromRibbon) return { startWall: startWall + days, endWall: endWall + days, allDay: true };
+    const whole = Math.max(1, Math.ceil(length / DAY)) * DAY;
+    return { startWall: point.day * DAY, endWall: point.day * DAY + whole, allDay: true };
+  }
+  if (fromRibbon) {
+    const start = snap(at);
+    return { startWall: start, endWall: start + HOUR, allDay: false };
+  }
+  const grabbed = picked.at.day * DAY + picked.at.minute * MINUTE - startWall;
+  const start = snap(at - grabbed);
+  return { startWall: start, endWall: start + length, allDay: false };
+}
+
+/** The change that makes an occurrence what its ghost shows, or undefined if it shows no change. */
+function moveOf(picked: Pickup, occurrence: Occurrence, ghost: Ghost): Move | undefined {
+  if (picked.kind === 'end' || picked.kind === 'start') {
+    const by =
+      picked.kind === 'end' ? ghost.endWall - occurrence.endWall : ghost.startWall - occurrence.startWall;
+    return by === 0 ? undefined : { kind: 'stretch', edge: picked.kind, by };
+  }
+  const wasRibbon = picked.at.overRibbons;
+  if (ghost.allDay && !wasRibbon) return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY) };
+  if (!ghost.allDay && wasRibbon) return { kind: 'to-hours', wall: ghost.startWall };
+  const by = ghost.startWall - occurrence.startWall;
+  return by === 0 ? undefined : { kind: 'shift', by };
+}

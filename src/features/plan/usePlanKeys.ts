@@ -1,0 +1,102 @@
+import { useEffect } from 'react';
+import { targetOfKey } from '@/core/change/target';
+import { VIEWS } from '@/core/layout/views';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { type Commands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import { GRID_STEP } from './hours/useGridDrag';
+
+interface KeyActions {
+  readonly step: (direction: 1 | -1) => void;
+  readonly today: () => void;
+  readonly focusLine: () => void;
+  readonly open: (key: string) => void;
+}
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
+
+const isControl = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  !!target.closest('button, a, [role="button"], [role="radio"], [role="switch"], [role="menuitem"]');
+
+/** The keys of Plan. They act while no field is being typed in and no sheet is open. */
+export function usePlanKeys(commands: Commands, actions: KeyActions): void {
+  const { to } = usePlanAddress();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { selected, question, keysShown, editing } = useWorkspace.getState();
+      const modifier = event.ctrlKey || event.metaKey;
+      if (modifier && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
+        event.preventDefault();
+        if (event.shiftKey) commands.redo();
+        else commands.undo();
+        return;
+      }
+      if (
+        isTyping(event.target) ||
+        question ||
+        keysShown ||
+        modifier ||
+        document.querySelector('[role="menu"]')
+      )
+        return;
+      const card =
+        event.target instanceof HTMLElement ? event.target.closest<HTMLElement>('[data-key]') : null;
+      const onCard = card?.dataset.key;
+      const current = onCard ?? selected.at(-1);
+      const act = (action: () => void) => {
+        event.preventDefault();
+        action();
+      };
+      if (event.altKey) {
+        const move = current === undefined ? undefined : moveOfKey(event);
+        if (move) act(() => void commands.move(targetOfKey(current!), move));
+        return;
+      }
+      if (event.key === 'Escape') {
+        if (editing) workspace.edit(null);
+        else workspace.clearSelection();
+        return;
+      }
+      const view = VIEWS[Number(event.key) - 1];
+      if (view) return act(() => to({ view }));
+      switch (event.key) {
+        case '[':
+          return act(() => actions.step(-1));
+        case ']':
+          return act(() => actions.step(1));
+        case '.':
+          return act(actions.today);
+        case '?':
+          return act(() => workspace.showKeys(true));
+        case ' ':
+          return isControl(event.target) && !onCard ? undefined : act(actions.focusLine);
+        case 'Enter':
+          return current !== undefined && (onCard !== undefined || !isControl(event.target))
+            ? act(() => actions.open(current))
+            : undefined;
+        case 'x':
+        case 'X':
+          return current === undefined ? undefined : act(() => workspace.toggleSelected(current));
+        case 'Delete':
+        case 'Backspace': {
+          const keys = selected.length > 0 ? selected : onCard ? [onCard] : [];
+          return keys.length > 0 ? act(() => void commands.bin(keys)) : undefined;
+        }
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [commands, actions, to]);
+}
+
+function moveOfKey(event: KeyboardEvent) {
+  const step = GRID_STEP * MINUTE;
+  const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
+  if (direction === undefined) return undefined;
+  const sideways = event.key === 'ArrowLeft' || event.key === 'ArrowRight';
+  if (event.shiftKey)
+    return sideways ? undefined : ({ kind: 'stretch', edge: 'end', by: direction * step } as const);
+  return { kind: 'shift', by: direction * (sideways ? DAY : step) } as const;
+}

@@ -1,0 +1,79 @@
+import { StyleSheet, View } from 'react-native';
+import type { DueReminder } from '@/core/reminders/dueReminders';
+import { MINUTE } from '@/core/time/civil';
+import { workspace } from '@/features/workspace';
+import { useNow } from '@/store';
+import { timeText } from '@/ui/dates';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { useDueReminders } from './useDueReminders';
+
+function notifyInBrowser(reminder: DueReminder): void {
+  if (typeof Notification === 'undefined' || Notification.permission !== 'granted') return;
+  const { title, location, startWall } = reminder.occurrence;
+  new Notification(title || words.entry.noTitle, {
+    body: [timeText(startWall), location].filter(Boolean).join(' · '),
+    tag: reminder.key,
+  });
+}
+
+/** The reminders that are due, over every place: oldest first, each until it is dismissed. */
+export function ReminderHost() {
+  const { colours } = useTheme();
+  const now = useNow();
+  const { due, dismiss } = useDueReminders(notifyInBrowser);
+  const [first, ...others] = due;
+  if (!first) return null;
+  const { occurrence } = first;
+  const minutes = Math.round((occurrence.start - now) / MINUTE);
+  return (
+    <View
+      role="region"
+      aria-label={words.reminder.region}
+      style={[styles.bar, { backgroundColor: colours.accentTint, borderColor: colours.accent }]}
+    >
+      <AppIcon name="bell-outline" size={20} color={colours.ink} />
+      <View style={styles.text} aria-live="assertive">
+        <AppText weight="700" numberOfLines={1}>
+          {occurrence.title || words.entry.noTitle}
+        </AppText>
+        <AppText size="small" figures numberOfLines={1}>
+          {[
+            timeText(occurrence.startWall),
+            words.reminder.startsIn(minutes),
+            occurrence.location,
+            others.length > 0 ? words.reminder.others(others.length) : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </AppText>
+      </View>
+      <Button label={words.actions.show} onPress={() => workspace.select(occurrence.key)} />
+      <Button label={words.actions.dismiss} onPress={() => dismiss([first.key])} />
+      {others.length > 0 ? (
+        <Button
+          kind="quiet"
+          label={words.reminder.dismissAll}
+          onPress={() => dismiss(due.map(({ key }) => key))}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  bar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    flexWrap: 'wrap',
+    gap: space(2),
+    padding: space(2),
+    paddingLeft: space(3),
+    borderBottomWidth: hairline,
+  },
+  text: { flex: 1, minWidth: 120 },
+});

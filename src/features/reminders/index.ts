@@ -1,0 +1,2 @@
+export { NotificationSetting } from './NotificationSetting';
+export { ReminderHost } from './ReminderHost';

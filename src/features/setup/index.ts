@@ -1,0 +1,1 @@
+export { SetupScreen } from './SetupScreen';

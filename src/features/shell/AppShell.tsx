@@ -1,0 +1,50 @@
+import { type ReactNode, useEffect } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ImportHost } from '@/features/interchange';
+import { ReminderHost } from '@/features/reminders';
+import { useTheme } from '@/ui/theme/theme';
+import { WIDE } from '@/ui/theme/tokens';
+import { KeysSheet } from './KeysSheet';
+import { NoticeLine } from './NoticeLine';
+import { Places } from './Places';
+import { ScopeSheet } from './ScopeSheet';
+
+/** Parts that are not needed at once are fetched in a quiet moment, so that they work without the server later. */
+function usePreload(): void {
+  useEffect(() => {
+    const preload = () => {
+      void import('@/features/editor');
+      void import('@/features/setup');
+    };
+    const handle = setTimeout(() => requestIdleCallback(preload), 500);
+    return () => clearTimeout(handle);
+  }, []);
+}
+
+/** What stands around every place. */
+export function AppShell({ children }: { children: ReactNode }) {
+  const { colours } = useTheme();
+  const { width } = useWindowDimensions();
+  const wide = width >= WIDE;
+  usePreload();
+  return (
+    <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
+      {wide ? <Places wide /> : null}
+      <View style={styles.place}>
+        <ReminderHost />
+        {children}
+      </View>
+      {wide ? null : <Places wide={false} />}
+      <NoticeLine wide={wide} />
+      <ScopeSheet />
+      <KeysSheet />
+      <ImportHost />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  shell: { flex: 1 },
+  row: { flexDirection: 'row' },
+  place: { flex: 1, minWidth: 0, minHeight: 0 },
+});

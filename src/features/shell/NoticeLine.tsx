@@ -1,0 +1,78 @@
+import { useEffect } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, sizes, space } from '@/ui/theme/tokens';
+import { webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
+
+/** How long the line stays; a problem stays until it is dismissed. */
+const SHOWN_FOR = 8_000;
+
+/** Says what happened, with Undo. */
+export function NoticeLine({ wide }: { wide: boolean }) {
+  const { colours } = useTheme();
+  const notice = useWorkspace((state) => state.notice);
+  const { undo } = useCommands();
+  useEffect(() => {
+    if (!notice || notice.tone === 'problem') return;
+    const timer = setTimeout(() => workspace.say(null), SHOWN_FOR);
+    return () => clearTimeout(timer);
+  }, [notice]);
+  return (
+    <View
+      pointerEvents="box-none"
+      style={[styles.place, { bottom: wide ? 72 : sizes.bottomBar + 68 }]}
+      aria-live="polite"
+      role="status"
+    >
+      {notice ? (
+        <View
+          testID="notice"
+          style={[
+            styles.line,
+            webStyle({ boxShadow: '0 4px 16px rgba(0,0,0,0.25)' }),
+            { backgroundColor: notice.tone === 'problem' ? colours.error : colours.ink },
+          ]}
+        >
+          <AppText colour={notice.tone === 'problem' ? colours.onError : colours.card} style={styles.text}>
+            {notice.text}
+          </AppText>
+          {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
+          {notice.tone === 'problem' ? (
+            <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function NoticeButton({ label, onPress }: { label: string; onPress: () => void }) {
+  return <Button label={label} onPress={onPress} style={styles.button} />;
+}
+
+const styles = StyleSheet.create({
+  place: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    alignItems: 'center',
+    zIndex: 30,
+    paddingHorizontal: space(3),
+  },
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(3),
+    borderRadius: corner,
+    paddingLeft: space(4),
+    paddingRight: space(2),
+    minHeight: 48,
+    maxWidth: 560,
+  },
+  text: { flexShrink: 1, paddingVertical: space(2) },
+  button: { minHeight: 36 },
+});

@@ -1,0 +1,86 @@
+import { usePathname, useRouter } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import type { IconName } from '@/ui/icons/paths';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { sizes, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+
+const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
+  { path: '/', icon: 'view-week-outline', label: words.places.plan },
+  { path: '/setup', icon: 'tune-variant', label: words.places.setup },
+];
+
+/** The places of the application: a rail at the left of a wide screen, a bar at the foot of a phone. */
+export function Places({ wide }: { wide: boolean }) {
+  const { colours } = useTheme();
+  const pathname = usePathname();
+  const router = useRouter();
+  return (
+    <View
+      role="navigation"
+      aria-label={words.places.navigation}
+      style={[wide ? styles.rail : styles.bar, { backgroundColor: colours.primary }]}
+    >
+      {wide ? (
+        <View aria-hidden style={styles.initials}>
+          <TitleText level={3} colour={colours.onPrimary}>
+            {words.initials}
+          </TitleText>
+        </View>
+      ) : null}
+      {PLACES.map(({ path, icon, label }) => {
+        const isHere = pathname === path;
+        return (
+          <Pressable
+            key={path}
+            role="link"
+            aria-label={label}
+            {...webProps({})}
+            {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
+            onPress={() => router.navigate(path)}
+            style={[
+              wide ? styles.railPlace : styles.barPlace,
+              isHere ? { backgroundColor: colours.page } : null,
+            ]}
+          >
+            <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
+            <AppText
+              size="small"
+              weight={isHere ? '700' : '500'}
+              colour={isHere ? colours.ink : colours.onPrimary}
+            >
+              {label}
+            </AppText>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  rail: { width: sizes.rail, gap: space(1) },
+  initials: { height: 64, alignItems: 'center', justifyContent: 'center' },
+  railPlace: {
+    height: 60,
+    marginLeft: space(2),
+    borderTopLeftRadius: space(2),
+    borderBottomLeftRadius: space(2),
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: space(1),
+  },
+  bar: { flexDirection: 'row', height: sizes.bottomBar },
+  barPlace: {
+    flex: 1,
+    marginTop: space(1),
+    borderTopLeftRadius: space(2),
+    borderTopRightRadius: space(2),
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+  },
+});

@@ -1,0 +1,2 @@
+export { AppShell } from './AppShell';
+export { StoreGate } from './StoreGate';

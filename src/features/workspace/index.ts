@@ -1,0 +1,3 @@
+export { type Commands, summaryText, useCommands } from './useCommands';
+export { type PlanAddress, usePlanAddress } from './usePlanAddress';
+export { type Editing, type Notice, useWorkspace, workspace } from './workspace';

@@ -1,0 +1,85 @@
+import { create } from 'zustand';
+import { DESK_BESIDE } from '@/ui/theme/tokens';
+import type { EventFields } from '@/core/change/entryChanges';
+import type { Scope, Target } from '@/core/change/target';
+
+/** An entry being written: a new one, or a change of the target. */
+export interface Editing {
+  readonly target?: Target;
+  readonly fields: EventFields;
+  /** A few fields beside the view, or the whole editor. */
+  readonly panel: 'quick' | 'full';
+}
+
+/** The line at the bottom that says what happened. */
+export interface Notice {
+  readonly text: string;
+  readonly tone: 'done' | 'problem';
+  readonly undo: boolean;
+}
+
+/** A question that waits for its answer before a series changes. */
+export interface ScopeQuestion {
+  readonly about: 'change' | 'bin';
+  readonly title: string;
+  readonly answer: (scope: Scope | undefined) => void;
+}
+
+/** What the person is doing now: nothing of it is kept. */
+interface Workspace {
+  /** Keys of the selected occurrences, latest last. */
+  readonly selected: readonly string[];
+  readonly deskOpen: boolean;
+  readonly editing: Editing | null;
+  readonly notice: Notice | null;
+  readonly question: ScopeQuestion | null;
+  readonly keysShown: boolean;
+}
+
+export const useWorkspace = create<Workspace>()(() => ({
+  selected: [],
+  // Beside the view there is room for it from the start; over the view it waits to be asked for.
+  deskOpen: typeof window !== 'undefined' && window.innerWidth >= DESK_BESIDE,
+  editing: null,
+  notice: null,
+  question: null,
+  keysShown: false,
+}));
+
+const set = useWorkspace.setState;
+
+export const workspace = {
+  select: (key: string | null) =>
+    set({ selected: key === null ? [] : [key], ...(key === null ? {} : { deskOpen: true }) }),
+  toggleSelected: (key: string) =>
+    set(({ selected }) => ({
+      selected: selected.includes(key) ? selected.filter((other) => other !== key) : [...selected, key],
+      deskOpen: true,
+    })),
+  clearSelection: () => set({ selected: [] }),
+  replaceSelected: (from: string, to: string) =>
+    set(({ selected }) => ({ selected: selected.map((key) => (key === from ? to : key)) })),
+  setDesk: (deskOpen: boolean) => set({ deskOpen }),
+  edit: (editing: Editing | null) => set({ editing }),
+  /** Changes the fields of what is being written, so that the view shows them at once. */
+  editFields: (fields: Partial<EventFields>) =>
+    set(({ editing }) =>
+      editing ? { editing: { ...editing, fields: { ...editing.fields, ...fields } } } : {},
+    ),
+  say: (notice: Notice | null) => set({ notice }),
+  showKeys: (keysShown: boolean) => set({ keysShown }),
+  /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
+  askScope: (about: ScopeQuestion['about'], title: string): Promise<Scope | undefined> =>
+    new Promise((resolve) => {
+      set({
+        question: {
+          about,
+          title,
+          answer: (scope) => {
+            set({ question: null });
+            resolve(scope);
+          },
+        },
+      });
+    }),
+};

@@ -1,0 +1,30 @@
+import { useEffect, useState } from 'react';
+import { instantToWall } from '@/core/time/zones';
+import { useOpenStore, useSettings } from './StoreContext';
+
+/** The present instant, renewed with each minute of the application's clock. */
+export function useNow(): number {
+  const { clock } = useOpenStore();
+  const [now, setNow] = useState(clock);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const wait = () => {
+      timer = setTimeout(
+        () => {
+          setNow(clock());
+          wait();
+        },
+        60_000 - (clock() % 60_000) + 50,
+      );
+    };
+    wait();
+    return () => clearTimeout(timer);
+  }, [clock]);
+  return now;
+}
+
+/** The present wall time in the home zone, by the minute. */
+export function useNowWall(): number {
+  const { homeZone } = useSettings();
+  return instantToWall(homeZone, useNow());
+}

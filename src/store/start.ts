@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import type { Change, Patch } from '@/core/change/patch';
+import { Calendar } from '@/core/model/calendar';
+import { Entry } from '@/core/model/entry';
+import { initialSettings, Settings } from '@/core/model/settings';
+import { isKnownZone } from '@/core/time/zones';
+import { workerEngine } from '@/engine/client';
+import { openDatabase } from './database';
+import { Store } from './store';
+import { browserTabs } from './tabs';
+
+/** What the server gives to a browser that has no data yet: the demo's, or nothing. */
+export const StartData = z.object({
+  demo: z.object({ calendars: z.array(Calendar), entries: z.array(Entry), settings: Settings }).nullable(),
+});
+export type StartData = z.infer<typeof StartData>;
+
+async function fetchStart(): Promise<StartData> {
+  try {
+    const response = await fetch('/api/start');
+    return response.ok ? StartData.parse(await response.json()) : { demo: null };
+  } catch {
+    // Without the server one begins with nothing.
+    return { demo: null };
+  }
+}
+
+function deviceZone(): string {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return isKnownZone(zone) ? zone : 'UTC';
+}
+
+/** The records that someone begins with who has none: one calendar, so that an entry has a place to go. */
+function firstRecords(now: number): Change[] {
+  const calendar: Calendar = {
+    id: crypto.randomUUID(),
+    name: 'Work',
+    description: '',
+    colour: 'pine',
+    mark: 'WO',
+    order: 1,
+    created: now,
+    modified: now,
+  };
+  return [
+    { collection: 'calendars', id: calendar.id, before: null, after: calendar },
+    { collection: 'settings', id: 'settings', before: null, after: initialSettings(deviceZone()) },
+  ];
+}
+
+function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
+  return [
+    ...demo.calendars.map((after): Change => ({
+      collection: 'calendars',
+      id: after.id,
+      before: null,
+      after,
+    })),
+    ...demo.entries.map((after): Change => ({ collection: 'entries', id: after.id, before: null, after })),
+    { collection: 'settings', id: 'settings', before: null, after: demo.settings },
+  ];
+}
+
+/** Opens the browser's data; fills it with what the server gives when there is none. */
+export async function openStore(): Promise<Store> {
+  if (!('Temporal' in globalThis)) await import('temporal-polyfill/global');
+  const store = await Store.open({ database: openDatabase(), engine: workerEngine(), tabs: browserTabs() });
+  if (store.isNew) {
+    const { demo } = await fetchStart();
+    const now = Date.now();
+    const changes = demo ? demoRecords(demo) : firstRecords(now);
+    const patch: Patch = {
+      id: 'start',
+      at: now,
+      summary: { what: 'imported', count: changes.length },
+      changes,
+    };
+    await store.commit(patch, 'quiet');
+  } else if (!store.getSnapshot().state.settings.has('settings')) {
+    const settings = initialSettings(deviceZone());
+    await store.commit(
+      {
+        id: 'settings',
+        at: Date.now(),
+        summary: { what: 'settings-changed', count: 1 },
+        changes: [{ collection: 'settings', id: 'settings', before: null, after: settings }],
+      },
+      'quiet',
+    );
+  }
+  return store;
+}

@@ -1,0 +1,76 @@
+/**
+ * Wall times and days in words, by Intl in the person's locale. All take wall times (milliseconds of a clock without a
+ * zone) or day numbers, so no zone is applied twice.
+ */
+const DAY = 86_400_000;
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+const locale = (): string => globalThis.navigator?.language ?? 'en-GB';
+
+function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify(options);
+  let found = formats.get(key);
+  if (!found) {
+    found = new Intl.DateTimeFormat(locale(), { ...options, timeZone: 'UTC' });
+    formats.set(key, found);
+  }
+  return found;
+}
+
+const of = (wall: number, options: Intl.DateTimeFormatOptions): string => format(options).format(wall);
+
+/** "14:00", or "2:00 pm" where that is usual. */
+export const timeText = (wall: number): string => of(wall, { hour: 'numeric', minute: '2-digit' });
+
+/** "14:00–15:00". */
+export const timeRangeText = (startWall: number, endWall: number): string =>
+  `${timeText(startWall)}–${timeText(endWall)}`;
+
+/** "Tuesday 9 March". */
+export const dayText = (day: number): string =>
+  of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long' });
+
+/** "Tuesday 9 March 2027". */
+export const fullDayText = (day: number): string =>
+  of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** "Tue 9 Mar". */
+export const shortDayText = (day: number): string =>
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short' });
+
+/** "Tue". */
+export const weekdayText = (day: number, style: 'short' | 'long' | 'narrow' = 'short'): string =>
+  of(day * DAY, { weekday: style });
+
+/** "9". */
+export const dayOfMonthText = (day: number): string => of(day * DAY, { day: 'numeric' });
+
+/** "9 March 2027". */
+export const dateText = (day: number): string =>
+  of(day * DAY, { day: 'numeric', month: 'long', year: 'numeric' });
+
+/** The shown days in words, as short as they can be: "8–12 March 2027". */
+export function rangeText(firstDay: number, lastDay: number, withYear: boolean): string {
+  const options: Intl.DateTimeFormatOptions = {
+    day: 'numeric',
+    month: firstDay === lastDay || sameMonth(firstDay, lastDay) ? 'long' : 'short',
+    ...(withYear ? { year: 'numeric' } : {}),
+  };
+  return firstDay === lastDay
+    ? of(firstDay * DAY, { ...options, weekday: 'short' })
+    : format(options)
+        .formatRange(firstDay * DAY, lastDay * DAY)
+        .replaceAll(' – ', '–');
+}
+
+const sameMonth = (a: number, b: number): boolean =>
+  new Date(a * DAY).toISOString().slice(0, 7) === new Date(b * DAY).toISOString().slice(0, 7);
+
+/** "1 h 30", "45 min", "2 days". */
+export function lengthText(milliseconds: number): string {
+  const minutes = Math.round(milliseconds / 60_000);
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
+}

@@ -1,0 +1,207 @@
+import { createElement, type ReactNode, useId } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
+import { useTheme } from '../theme/theme';
+import { corner, fontFamilies, fontSizes, hairline, sizes, space } from '../theme/tokens';
+import { AppText } from './AppText';
+
+interface FrameProps {
+  label: string;
+  error?: string;
+  hint?: string;
+  children: (parts: { id: string; describedBy: string | undefined }) => ReactNode;
+}
+
+/** A label, a field, and under it what is wrong with it or what it takes. */
+function FieldFrame({ label, error, hint, children }: FrameProps) {
+  const id = useId();
+  const said = error ?? hint;
+  return (
+    <View style={styles.frame}>
+      {createElement(
+        'label',
+        { htmlFor: id },
+        <AppText size="small" tone="quiet">
+          {label}
+        </AppText>,
+      )}
+      {children({ id, describedBy: said ? `${id}-said` : undefined })}
+      {said ? (
+        <AppText
+          id={`${id}-said`}
+          size="small"
+          tone={error ? 'error' : 'quiet'}
+          role={error ? 'alert' : undefined}
+        >
+          {said}
+        </AppText>
+      ) : null}
+    </View>
+  );
+}
+
+interface TextFieldProps {
+  label: string;
+  value: string;
+  onChangeText: (text: string) => void;
+  onBlur?: () => void;
+  error?: string;
+  hint?: string;
+  multiline?: boolean;
+  large?: boolean;
+  placeholder?: string;
+  autoFocus?: boolean;
+  maxLength?: number;
+  inputMode?: 'text' | 'numeric' | 'url';
+  onSubmit?: () => void;
+  testID?: string;
+}
+
+/** A field for words. */
+export function TextField({
+  label,
+  value,
+  error,
+  hint,
+  multiline,
+  large,
+  onSubmit,
+  ...rest
+}: TextFieldProps) {
+  const { colours } = useTheme();
+  return (
+    <FieldFrame label={label} error={error} hint={hint}>
+      {({ id, describedBy }) => (
+        <TextInput
+          {...rest}
+          id={id}
+          value={value}
+          multiline={multiline}
+          onSubmitEditing={onSubmit}
+          submitBehavior={onSubmit ? 'submit' : undefined}
+          placeholderTextColor={colours.quietInk}
+          {...({ 'aria-describedby': describedBy, 'aria-invalid': !!error } as object)}
+          style={[
+            styles.input,
+            multiline ? styles.multiline : null,
+            {
+              color: colours.ink,
+              backgroundColor: colours.card,
+              borderColor: error ? colours.error : colours.line,
+              fontSize: large ? fontSizes.large : fontSizes.body,
+              fontWeight: large ? '500' : '400',
+            },
+          ]}
+        />
+      )}
+    </FieldFrame>
+  );
+}
+
+interface PickFieldProps {
+  label: string;
+  type: 'date' | 'time' | 'color';
+  value: string;
+  onChange: (value: string) => void;
+  error?: string;
+  testID?: string;
+}
+
+/** A date (`YYYY-MM-DD`), a time (`HH:MM`) or a colour, picked with the platform's own picker. */
+export function PickField({ label, type, value, onChange, error, testID }: PickFieldProps) {
+  const { colours } = useTheme();
+  return (
+    <FieldFrame label={label} error={error}>
+      {({ id, describedBy }) =>
+        createElement('input', {
+          id,
+          type,
+          value,
+          'data-testid': testID,
+          'aria-describedby': describedBy,
+          'aria-invalid': !!error,
+          onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+          style: {
+            ...webInput,
+            color: colours.ink,
+            backgroundColor: colours.card,
+            border: `${hairline}px solid ${error ? colours.error : colours.line}`,
+          },
+        })
+      }
+    </FieldFrame>
+  );
+}
+
+export interface Option {
+  readonly value: string;
+  readonly label: string;
+}
+
+/** One of many, picked from the platform's own list. */
+export function SelectField({
+  label,
+  value,
+  options,
+  onChange,
+  error,
+  hint,
+  testID,
+}: {
+  label: string;
+  value: string;
+  options: readonly Option[];
+  onChange: (value: string) => void;
+  error?: string;
+  hint?: string;
+  testID?: string;
+}) {
+  const { colours } = useTheme();
+  return (
+    <FieldFrame label={label} error={error} hint={hint}>
+      {({ id, describedBy }) =>
+        createElement(
+          'select',
+          {
+            id,
+            value,
+            'data-testid': testID,
+            'aria-describedby': describedBy,
+            onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+            style: {
+              ...webInput,
+              color: colours.ink,
+              backgroundColor: colours.card,
+              border: `${hairline}px solid ${error ? colours.error : colours.line}`,
+            },
+          },
+          options.map((option) =>
+            createElement('option', { key: option.value, value: option.value }, option.label),
+          ),
+        )
+      }
+    </FieldFrame>
+  );
+}
+
+const webInput = {
+  minHeight: sizes.target,
+  boxSizing: 'border-box',
+  width: '100%',
+  borderRadius: corner,
+  padding: `0 ${space(2)}px`,
+  fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+  fontSize: fontSizes.body,
+  fontVariantNumeric: 'tabular-nums',
+} as const;
+
+const styles = StyleSheet.create({
+  frame: { gap: space(1), flexGrow: 1, flexShrink: 1, minWidth: 120 },
+  input: {
+    minHeight: sizes.target,
+    borderWidth: hairline,
+    borderRadius: corner,
+    paddingHorizontal: space(2),
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+  },
+  multiline: { minHeight: 88, paddingVertical: space(2) },
+});

@@ -1,0 +1,37 @@
+import { StyleSheet, View } from 'react-native';
+import { AppIcon } from '../icons/AppIcon';
+import { useTheme } from '../theme/theme';
+import { corner } from '../theme/tokens';
+import { AppText } from './AppText';
+
+/** A calendar's two letters on its colour: the index tab. With a tick, when what it stands on is selected. */
+export function Mark({
+  mark,
+  colour,
+  ticked,
+  small,
+}: {
+  mark: string;
+  colour: string;
+  ticked?: boolean;
+  small?: boolean;
+}) {
+  const tones = useTheme().calendar(colour);
+  return (
+    <View aria-hidden style={[styles.mark, small ? styles.small : null, { backgroundColor: tones.band }]}>
+      {ticked ? (
+        <AppIcon name="check" size={14} color={tones.onBand} />
+      ) : (
+        <AppText size="small" weight="700" colour={tones.onBand} style={styles.letters}>
+          {mark}
+        </AppText>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  mark: { width: 28, height: 24, borderRadius: corner, alignItems: 'center', justifyContent: 'center' },
+  small: { width: 24, height: 18, borderTopRightRadius: 0, borderBottomLeftRadius: 0 },
+  letters: { lineHeight: 16 },
+});

@@ -1,0 +1,72 @@
+import { type ReactNode, useEffect, useRef } from 'react';
+import { Modal, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useTheme } from '../theme/theme';
+import { corner, hairline, space, WIDE } from '../theme/tokens';
+import { webStyle } from '../web';
+import { TitleText } from './AppText';
+import { Button } from './Button';
+
+interface SheetProps {
+  title: string;
+  closeLabel: string;
+  onClose: () => void;
+  children: ReactNode;
+  /** What the sheet ends in, always in sight. */
+  footer?: ReactNode;
+}
+
+/** A dialog: in the middle of a wide screen, over the whole of a phone. Escape closes it, and the focus goes back. */
+export function Sheet({ title, closeLabel, onClose, children, footer }: SheetProps) {
+  const { colours } = useTheme();
+  const { width, height } = useWindowDimensions();
+  const wide = width >= WIDE;
+  const box = useRef<View>(null);
+  useEffect(() => {
+    (box.current as unknown as HTMLElement | null)
+      ?.querySelector<HTMLElement>('input, select, button[data-first], [role="button"]')
+      ?.focus();
+  }, []);
+  return (
+    <Modal transparent visible onRequestClose={onClose} animationType="none">
+      <View style={[styles.backdrop, { backgroundColor: colours.scrim }]}>
+        <View
+          ref={box}
+          role="dialog"
+          aria-modal
+          aria-label={title}
+          style={[
+            styles.sheet,
+            webStyle({ boxShadow: '0 12px 40px rgba(0,0,0,0.3)' }),
+            { backgroundColor: colours.card, borderColor: colours.line },
+            wide
+              ? { width: 560, maxHeight: height - 80 }
+              : { width, maxHeight: height, minHeight: Math.min(height, 320), marginTop: 'auto' },
+          ]}
+        >
+          <View style={styles.head}>
+            <TitleText style={styles.title}>{title}</TitleText>
+            <Button icon="close" iconOnly kind="quiet" label={closeLabel} onPress={onClose} />
+          </View>
+          <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
+          {footer ? <View style={[styles.footer, { borderColor: colours.line }]}>{footer}</View> : null}
+        </View>
+      </View>
+    </Modal>
+  );
+}
+
+const styles = StyleSheet.create({
+  backdrop: { flex: 1, alignItems: 'center', justifyContent: 'center' },
+  sheet: { borderWidth: hairline, borderRadius: corner },
+  head: { flexDirection: 'row', alignItems: 'center', padding: space(3), paddingLeft: space(4) },
+  title: { flex: 1 },
+  content: { paddingHorizontal: space(4), paddingBottom: space(4), gap: space(3) },
+  footer: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: space(2),
+    padding: space(3),
+    borderTopWidth: hairline,
+    justifyContent: 'flex-end',
+  },
+});

@@ -1,0 +1,78 @@
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { useColorScheme } from 'react-native';
+import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider } from 'react-native-paper';
+import { AppIcon } from '../icons/AppIcon';
+import { calendarColours, type CalendarColours } from './calendarColours';
+import { corner, darkColours, fontFamilies, lightColours, type NeutralColours } from './tokens';
+
+export interface Theme {
+  readonly dark: boolean;
+  readonly colours: NeutralColours;
+  /** The tones of a calendar's colour. */
+  readonly calendar: (colour: string) => CalendarColours;
+}
+
+const themeOf = (dark: boolean): Theme => {
+  const colours = dark ? darkColours : lightColours;
+  return { dark, colours, calendar: (colour) => calendarColours(colour, colours) };
+};
+const light = themeOf(false);
+const dark = themeOf(true);
+
+const ThemeContext = createContext<Theme>(light);
+
+/** The colours in force. */
+export const useTheme = (): Theme => useContext(ThemeContext);
+
+function paperTheme({ dark: isDark, colours }: Theme) {
+  const base = isDark ? MD3DarkTheme : MD3LightTheme;
+  return {
+    ...base,
+    roundness: corner / 4,
+    fonts: configureFonts({ config: { fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}` } }),
+    colors: {
+      ...base.colors,
+      primary: isDark ? '#7FC4B7' : colours.primary,
+      onPrimary: isDark ? '#08201C' : colours.onPrimary,
+      primaryContainer: colours.primary,
+      onPrimaryContainer: colours.onPrimary,
+      secondaryContainer: colours.page,
+      onSecondaryContainer: colours.ink,
+      background: colours.page,
+      onBackground: colours.ink,
+      surface: colours.card,
+      onSurface: colours.ink,
+      surfaceVariant: colours.page,
+      onSurfaceVariant: colours.quietInk,
+      outline: colours.line,
+      outlineVariant: colours.line,
+      error: colours.error,
+      onError: colours.onError,
+      backdrop: colours.scrim,
+      elevation: {
+        level0: 'transparent',
+        level1: colours.card,
+        level2: colours.card,
+        level3: colours.card,
+        level4: colours.card,
+        level5: colours.card,
+      },
+    },
+  };
+}
+
+// Made once: a new object at every render would render every icon again.
+const settings = { icon: AppIcon, rippleEffectEnabled: false };
+
+/** Gives the colours of the system's scheme to everything inside, Paper's components too. */
+export function ThemeProvider({ children }: { children: ReactNode }) {
+  const theme = useColorScheme() === 'dark' ? dark : light;
+  const paper = useMemo(() => paperTheme(theme), [theme]);
+  return (
+    <ThemeContext.Provider value={theme}>
+      <PaperProvider theme={paper} settings={settings}>
+        {children}
+      </PaperProvider>
+    </ThemeContext.Provider>
+  );
+}

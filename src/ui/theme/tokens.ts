@@ -1,0 +1,90 @@
+/** Every size and neutral colour of the interface. Components name these and hold no numbers of their own for them. */
+export const fontFamilies = {
+  text: 'Atkinson Hyperlegible Next',
+  title: 'Literata',
+  fallback: 'system-ui, sans-serif',
+} as const;
+
+export const fontSizes = { small: 12, body: 14, large: 16, title: 20, display: 28 } as const;
+export type FontSize = keyof typeof fontSizes;
+
+export const space = (steps: number): number => steps * 4;
+export const corner = 4;
+export const hairline = 1;
+export const focusWidth = 2;
+
+export const sizes = {
+  target: 40,
+  touchTarget: 44,
+  rail: 72,
+  bottomBar: 56,
+  titleRow: 48,
+  chipRow: 48,
+  desk: 320,
+  editor: 420,
+  hourRail: 56,
+  dayHead: 36,
+  ribbon: 26,
+  fold: 28,
+  hour: 46,
+  entryLine: 52,
+} as const;
+
+/** From this width on there is a rail, and the desk stands beside the view. */
+export const WIDE = 900;
+/** From this width on the desk fits beside the view without hiding it. */
+export const DESK_BESIDE = 1100;
+
+export interface NeutralColours {
+  page: string;
+  card: string;
+  line: string;
+  ink: string;
+  quietInk: string;
+  primary: string;
+  onPrimary: string;
+  /** Now, what is due, and what is selected. */
+  accent: string;
+  accentTint: string;
+  error: string;
+  onError: string;
+  /** The part of today that is over, and hatching of folds. */
+  shade: string;
+  scrim: string;
+  /** Lines on the primary colour. */
+  onPrimaryLine: string;
+}
+
+export const lightColours: NeutralColours = {
+  page: '#EEF1EC',
+  card: '#FBFCF9',
+  line: '#CBD3C9',
+  ink: '#17211D',
+  quietInk: '#52605A',
+  primary: '#14524A',
+  onPrimary: '#FFFFFF',
+  accent: '#B86E00',
+  accentTint: '#FBF1DE',
+  error: '#A4262C',
+  onError: '#FFFFFF',
+  shade: '#17211D0D',
+  scrim: '#17211D66',
+  onPrimaryLine: '#FFFFFF66',
+};
+
+export const darkColours: NeutralColours = {
+  page: '#121815',
+  card: '#1A221E',
+  line: '#35423B',
+  ink: '#E9EFEA',
+  quietInk: '#A3B1A9',
+  primary: '#1C6A60',
+  onPrimary: '#FFFFFF',
+  accent: '#F2B134',
+  accentTint: '#3A2E14',
+  error: '#F0898D',
+  onError: '#2B0A0C',
+  shade: '#FFFFFF0D',
+  scrim: '#00000099',
+  onPrimaryLine: '#FFFFFF66',
+};

@@ -1,0 +1,20 @@
+import type { CSSProperties } from 'react';
+import type { ViewStyle } from 'react-native';
+
+interface WebProps {
+  dataSet?: Record<string, string | undefined>;
+  onKeyDown?: (event: KeyboardEvent) => void;
+  onContextMenu?: (event: MouseEvent) => void;
+  onDragOver?: (event: DragEvent) => void;
+  'aria-keyshortcuts'?: string;
+  'aria-roledescription'?: string;
+  'aria-expanded'?: boolean;
+  'aria-haspopup'?: string;
+  lang?: string;
+}
+
+/** Properties that react-native-web passes on to the element and React Native's types do not know. */
+export const webProps = (props: WebProps): object => props;
+
+/** A style of the web alone (hatching, text wrap, cursors). */
+export const webStyle = (style: CSSProperties): ViewStyle => style as ViewStyle;

@@ -1,0 +1,4 @@
+import { en } from './en';
+
+/** The interface's words. One place, so that another language is one more file. */
+export const words = en;
