@@ -10,6 +10,14 @@ config.resolver.resolveRequest = (context, name, platform) => {
     return { type: 'empty' };
   // Paper's icon font (1.3 MB): every icon is an SVG path given through PaperProvider's settings.icon.
   if (/^(@expo\/vector-icons|@?react-native-vector-icons)/.test(name)) return { type: 'empty' };
+  // Its two entry points share a registry: both must come from the same build of the package.
+  if (name.startsWith('@use-gesture/')) {
+    const conditions = {
+      ...context,
+      unstable_conditionNames: ['module', ...context.unstable_conditionNames],
+    };
+    return (resolve ?? context.resolveRequest)(conditions, name, platform);
+  }
   return (resolve ?? context.resolveRequest)(context, name, platform);
 };
 

@@ -51,7 +51,7 @@ export function RepeatFields({ control, before }: { control: Control<EventForm>;
             name="interval"
             render={({ field, fieldState }) => (
               <TextField
-                label={`${words.repeat.every} … ${words.repeat.units[form.repeat as 'DAILY']}`}
+                label={words.repeat.interval[form.repeat as 'DAILY']}
                 value={field.value}
                 onChangeText={field.onChange}
                 inputMode="numeric"

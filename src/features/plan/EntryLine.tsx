@@ -100,7 +100,10 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
           {problem}
         </AppText>
       ) : null}
-      <View style={[styles.line, { backgroundColor: colours.card, borderColor: colours.primary }]}>
+      <View
+        {...webProps({ dataSet: { ring: 'line' } })}
+        style={[styles.line, { backgroundColor: colours.card, borderColor: colours.primary }]}
+      >
         <AppIcon name="pencil-outline" size={20} color={colours.quietInk} />
         <TextInput
           ref={input}
@@ -114,6 +117,7 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
             setProblem('');
           }}
           {...webProps({
+            dataSet: { bare: 'input' },
             onKeyDown: (event) => {
               if (event.key === 'Enter') {
                 event.preventDefault();

@@ -7,7 +7,7 @@ const isIconName = (name: unknown): name is IconName => typeof name === 'string'
 export function AppIcon({ name, color, size }: { name?: unknown; color?: string; size: number }) {
   if (!isIconName(name)) return null;
   return (
-    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden focusable={false}>
+    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden focusable={false} pointerEvents="none">
       <Path d={ICON_PATHS[name]} fill={color} />
     </Svg>
   );

@@ -48,7 +48,7 @@ export function calendarColours(colour: string, neutrals: NeutralColours): Calen
   const page = Color(neutrals.page);
   const isLight = card.isLight();
   const band = towards(base, ink, (tone) => tone.contrast(card) >= 3.2 && tone.contrast(page) >= 3.2);
-  const tint = card.mix(base, isLight ? 0.15 : 0.3);
+  const tint = isLight ? card.mix(base.saturate(0.4).lighten(0.5), 0.22) : card.mix(base, 0.3);
   const tones = {
     band: band.hex(),
     onBand: band.contrast(Color('#FFFFFF')) >= 4.5 ? '#FFFFFF' : '#101613',

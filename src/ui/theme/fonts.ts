@@ -25,7 +25,7 @@ const pageRules = `
 :root { color-scheme: light dark; --accent: ${lightColours.accent}; }
 @media (prefers-color-scheme: dark) { :root { --accent: ${darkColours.accent}; } }
 body { overscroll-behavior: none; -webkit-tap-highlight-color: transparent; }
-:focus-visible { outline: ${focusWidth}px solid var(--accent) !important; outline-offset: 1px; }
+:focus-visible:not([data-bare]), [data-ring]:focus-within { outline: ${focusWidth}px solid var(--accent) !important; outline-offset: 1px; }
 @media (prefers-reduced-motion: reduce) { *, *::before, *::after { animation: none !important; transition: none !important; } }
 `;
 

@@ -27,6 +27,7 @@ export const sizes = {
   ribbon: 26,
   fold: 28,
   hour: 46,
+  hourAtMost: 60,
   entryLine: 52,
 } as const;
 

@@ -3,13 +3,17 @@ import { StyleSheet, View } from 'react-native';
 import type { DayCard } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { instantToWall, cityOf } from '@/core/time/zones';
+import { fitWords } from '@/core/layout/fitWords';
+import { cityOf, instantToWall } from '@/core/time/zones';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
+import type { IconName } from '@/ui/icons/paths';
+import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, hairline, space } from '@/ui/theme/tokens';
+import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { useGhost } from './ghost';
@@ -31,6 +35,35 @@ export function usePaper(occurrence: Pick<Occurrence, 'availability' | 'status'>
 }
 
 const TEXT_LINE = 17;
+/** The width that the index tab takes from the first line, and the card's own padding. */
+const TAB = 26;
+const PADDING = 8;
+const ICON = 17;
+
+const bold = (text: string): number => measureSmallText(text, '700');
+const regular = (text: string): number => measureSmallText(text, '400');
+
+/** What a card says in the room that it has: title lines of whole words, then details in whole lines. */
+function cardText(title: string, details: readonly string[], width: number, height: number, icons: number) {
+  const lines = Math.max(1, Math.floor((height - 3) / TEXT_LINE));
+  const inner = width - PADDING;
+  const besideTab = inner - TAB + 4;
+  const titleWidths = [besideTab, ...Array.from({ length: Math.min(lines - 1, 3) }, () => inner)];
+  const titleLines = fitWords(title, titleWidths, bold);
+  const lastWidth = (titleLines.length === 1 ? besideTab : inner) - bold(titleLines.at(-1) ?? '');
+  const left = lines - titleLines.length;
+  const isWhole = titleLines.join(' ').trim() === title.replaceAll(/[ \t\n]+/g, ' ');
+  const detailLines =
+    left > 0 && isWhole
+      ? fitWords(
+          details.join(' · '),
+          Array.from({ length: Math.min(left, 4) }, () => inner),
+          regular,
+          'whole-only',
+        ).filter(Boolean)
+      : [];
+  return { titleLines, detailLines, icons: Math.max(0, Math.min(icons, Math.floor(lastWidth / ICON))) };
+}
 
 interface EntryCardProps {
   card: DayCard;
@@ -52,29 +85,26 @@ export const EntryCard = memo(function EntryCard({
   const { colours } = useTheme();
   const colour = calendar?.colour ?? 'slate';
   const { tones, paper } = usePaper(occurrence, colour);
+  useFontsLoaded();
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const width = Math.max(4, across.width * columnWidth - 3);
   const label = occurrenceLabel(occurrence, calendar);
-  const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? ' ?' : ''}`;
-  const lines = Math.max(1, Math.floor((height - 4) / TEXT_LINE));
-  const narrow = width < 44;
+  const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
   const zoneTime = occurrence.zone
     ? words.entry.inZone(timeText(instantToWall(occurrence.zone, occurrence.start)), cityOf(occurrence.zone))
     : '';
-  const more = [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location]
-    .filter(Boolean)
-    .join(' · ');
-  // The title may wrap where the card is tall; details follow only if two lines remain for whole words.
-  const titleLines = narrow
-    ? lines
-    : lines >= 3
-      ? Math.min(3, lines - 1)
-      : lines === 2 && width < 120
-        ? 2
-        : 1;
-  const moreLines =
-    narrow || width < 76 ? 0 : Math.min(4, lines - Math.min(titleLines, estimatedLines(title, width - 34)));
-  const showIcons = width > 96;
+  const icons: IconName[] = [
+    ...(occurrence.recurring ? (['autorenew'] as const) : []),
+    ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
+    ...(occurrence.reminds ? (['bell-outline'] as const) : []),
+  ];
+  const text = cardText(
+    title,
+    [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location].filter(Boolean),
+    width,
+    height,
+    icons.length,
+  );
   return (
     <View
       role="button"
@@ -82,7 +112,7 @@ export const EntryCard = memo(function EntryCard({
       aria-pressed={selected}
       tabIndex={tabbable ? 0 : -1}
       testID="card"
-      {...webProps({ dataSet: { key: occurrence.key, title: occurrence.title } })}
+      {...webProps({ dataSet: { key: occurrence.key } })}
       style={[
         styles.card,
         webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),
@@ -97,48 +127,52 @@ export const EntryCard = memo(function EntryCard({
         selected ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' } : null,
       ]}
     >
-      {occurrence.availability === 'away' && lines > 1 && width > 64 ? (
+      {occurrence.availability === 'away' &&
+      height > 36 &&
+      width > 64 &&
+      text.titleLines.length + text.detailLines.length < Math.floor((height - 3) / TEXT_LINE) ? (
         <AppText size="small" colour={tones.ink} style={styles.away} aria-hidden>
           {words.entry.away}
         </AppText>
       ) : null}
-      {width >= 26 ? (
+      {width >= TAB ? (
         <View style={selected ? styles.tabSelected : styles.tab}>
           <Mark small mark={calendar?.mark ?? ''} colour={colour} ticked={selected} />
         </View>
       ) : (
         <View style={[styles.sliver, { backgroundColor: tones.band }]} />
       )}
-      {width >= 26 ? (
-        <View style={[styles.text, narrow ? styles.textUnder : null]}>
+      {width >= TAB ? (
+        <View style={styles.text}>
           <AppText
             size="small"
             weight="700"
             colour={tones.ink}
-            numberOfLines={titleLines}
             style={[
               styles.line,
-              narrow ? null : styles.besideTab,
-              webStyle({ overflowWrap: 'anywhere' }),
+              styles.title,
+              webStyle({ whiteSpace: 'pre' }),
               occurrence.status === 'cancelled' ? styles.struck : null,
             ]}
           >
-            {title}
-            {showIcons && occurrence.recurring ? (
-              <View style={styles.icon}>
-                <AppIcon name="autorenew" size={13} color={tones.ink} />
-                {occurrence.changed ? <View style={[styles.dot, { backgroundColor: tones.ink }]} /> : null}
+            {text.titleLines.join('\n')}
+            {icons.slice(0, text.icons).map((icon) => (
+              <View key={icon} style={styles.icon}>
+                <AppIcon name={icon} size={13} color={tones.ink} />
+                {icon === 'autorenew' && occurrence.changed ? (
+                  <View style={[styles.dot, { backgroundColor: tones.ink }]} />
+                ) : null}
               </View>
-            ) : null}
-            {showIcons && occurrence.classification !== 'public' ? (
-              <View style={styles.icon}>
-                <AppIcon name="eye-off-outline" size={13} color={tones.ink} />
-              </View>
-            ) : null}
+            ))}
           </AppText>
-          {moreLines > 0 ? (
-            <AppText size="small" figures colour={tones.ink} numberOfLines={moreLines} style={styles.line}>
-              {more}
+          {text.detailLines.length > 0 ? (
+            <AppText
+              size="small"
+              figures
+              colour={tones.ink}
+              style={[styles.line, webStyle({ whiteSpace: 'pre' })]}
+            >
+              {text.detailLines.join('\n')}
             </AppText>
           ) : null}
         </View>
@@ -153,10 +187,6 @@ export const EntryCard = memo(function EntryCard({
   );
 });
 
-/** About how many lines a title takes: the grid shows whole lines or none, and measuring each card would cost a frame. */
-const estimatedLines = (text: string, width: number): number =>
-  Math.max(1, Math.ceil((text.length * 6.9) / Math.max(20, width)));
-
 const resize = webStyle({ cursor: 'ns-resize' });
 
 const styles = StyleSheet.create({
@@ -165,8 +195,7 @@ const styles = StyleSheet.create({
   tabSelected: { position: 'absolute', left: -focusWidth, top: -focusWidth },
   sliver: { position: 'absolute', left: 0, top: 0, bottom: 0, width: 5 },
   text: { paddingLeft: space(1) + 1, paddingRight: 2, paddingTop: 1, flexShrink: 1 },
-  textUnder: { paddingTop: 18 },
-  besideTab: { textIndent: 22 } as object,
+  title: { textIndent: TAB - 4 } as object,
   line: { lineHeight: TEXT_LINE },
   struck: { textDecorationLine: 'line-through' },
   icon: { flexDirection: 'row', marginLeft: 3, transform: [{ translateY: 2 }] },

@@ -84,7 +84,8 @@ function GhostCard({
       </View>
       {style.height > 34 && !ghost.allDay ? (
         <AppText size="small" figures colour={tones.ink} numberOfLines={1} style={styles.time}>
-          {`${timeRangeText(ghost.startWall, ghost.endWall)} · ${lengthText(ghost.endWall - ghost.startWall)}`}
+          {timeRangeText(ghost.startWall, ghost.endWall)}
+          {style.width > 140 ? ` · ${lengthText(ghost.endWall - ghost.startWall)}` : ''}
         </AppText>
       ) : null}
     </View>

@@ -54,22 +54,25 @@ export function HoursView({
   const today = Math.floor(nowWall / DAY);
   const [width, setWidth] = useState(0);
   const [open, setOpen] = useState({ before: false, after: false });
+  const [viewportHeight, setViewportHeight] = useState(0);
   const [allRibbons, setAllRibbons] = useState(false);
   const frame = useRef<View>(null);
   const hours = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
 
-  const columnWidth = Math.max(0, (width - sizes.hourRail) / days.length);
-  const scale = useMemo(
-    () => ({
-      ...patternHours(workingPattern),
+  const columnWidth = Math.max(0, (width - sizes.hourRail - 2 * hairline) / days.length);
+  const scale = useMemo(() => {
+    const hours = patternHours(workingPattern);
+    // With both folds closed the hours fill the view, as far as they stay dense.
+    const fitting = Math.floor((viewportHeight - 2 * sizes.fold - 1) / ((hours.to - hours.from) / 60));
+    return {
+      ...hours,
       foldedBefore: !open.before,
       foldedAfter: !open.after,
-      hourHeight: sizes.hour,
+      hourHeight: Math.min(sizes.hourAtMost, Math.max(sizes.hour, fitting)),
       foldHeight: sizes.fold,
-    }),
-    [workingPattern, open],
-  );
+    };
+  }, [workingPattern, open, viewportHeight]);
   const calendarsById = useMemo(
     () => new Map(calendars.map((calendar) => [calendar.id, calendar])),
     [calendars],
@@ -211,7 +214,12 @@ export function HoursView({
           <GhostLayer part="ribbons" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
         </View>
       </View>
-      <ScrollView ref={scroller} style={styles.fill} contentContainerStyle={{ height: hoursHeight(scale) }}>
+      <ScrollView
+        ref={scroller}
+        style={styles.fill}
+        onLayout={(event: LayoutChangeEvent) => setViewportHeight(event.nativeEvent.layout.height)}
+        contentContainerStyle={{ height: hoursHeight(scale) }}
+      >
         <View style={styles.hours}>
           <HourRail scale={scale} nowMinute={showsToday ? nowMinute : undefined} />
           <View ref={hours} style={styles.columns}>

@@ -42,7 +42,7 @@ export const RibbonCard = memo(function RibbonCard({
       aria-pressed={selected}
       tabIndex={tabbable ? 0 : -1}
       testID="ribbon"
-      {...webProps({ dataSet: { key: occurrence.key, title: occurrence.title } })}
+      {...webProps({ dataSet: { key: occurrence.key } })}
       style={[
         styles.ribbon,
         webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),

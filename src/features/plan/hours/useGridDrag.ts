@@ -10,6 +10,8 @@ import { type Ghost, setGhost } from './ghost';
 /** Minutes that a drag snaps to. */
 export const GRID_STEP = 15;
 const LONG_PRESS = 380;
+/** A held finger may be followed by a click, which is not meant. */
+const AFTER_HOLD = 600;
 const EDGE = 36;
 
 /** What the grid tells of a finished drag or press. */
@@ -45,7 +47,8 @@ interface Point {
 }
 
 interface Pickup {
-  readonly kind: 'move' | 'start' | 'end' | 'draft';
+  /** `none`: a control in the grid that acts for itself. */
+  readonly kind: 'move' | 'start' | 'end' | 'draft' | 'none';
   readonly occurrence: Occurrence | undefined;
   readonly at: Point;
 }
@@ -58,6 +61,8 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const pickup = useRef<Pickup | null>(null);
   const cancelled = useRef(false);
   const scrolling = useRef(0);
+  const lastHold = useRef(-Infinity);
+  const dragged = useRef(false);
 
   const pointAt = (clientX: number, clientY: number): Point => {
     const hours = elements.hours.current!.getBoundingClientRect();
@@ -69,6 +74,23 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       minute: yToMinute(scale, clientY - hours.top),
       overRibbons: clientY < scroller.top,
     };
+  };
+
+  const pickUp = (touched: EventTarget | null, x: number, y: number): Pickup => {
+    const target = touched instanceof Element ? touched : null;
+    const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="columnheader"]');
+    const key = target?.closest<HTMLElement>('[data-key]')?.dataset.key;
+    const edge = target?.closest<HTMLElement>('[data-edge]')?.dataset.edge;
+    const occurrence = key === undefined ? undefined : geometry.occurrence(key);
+    const kind =
+      isControl || (key !== undefined && !occurrence)
+        ? 'none'
+        : !occurrence
+          ? 'draft'
+          : edge === 'start' || edge === 'end'
+            ? edge
+            : 'move';
+    return { kind, occurrence, at: pointAt(x, y) };
   };
 
   const ghostOf = (point: Point, copy: boolean): Ghost | null => {
@@ -136,53 +158,51 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     return () => window.removeEventListener('keydown', onKey, true);
   }, []);
 
+  // A press is a click: a quick tap never becomes a drag. The click that ends a drag is not meant.
+  const press = useRef<(event: MouseEvent) => void>(() => undefined);
+  useEffect(() => {
+    press.current = (event) => {
+      const wasDragged = dragged.current;
+      dragged.current = false;
+      if (wasDragged || event.timeStamp - lastHold.current < AFTER_HOLD) return;
+      const { kind, occurrence, at } = pickUp(event.target, event.clientX, event.clientY);
+      if (kind === 'none') return;
+      if (occurrence) actions.press(occurrence.key, { add: event.ctrlKey || event.metaKey });
+      else actions.pressEmpty(startOfPress(at), at.overRibbons);
+    };
+  });
+  useEffect(() => {
+    const frame = elements.frame.current;
+    const onClick = (event: MouseEvent) => press.current(event);
+    frame?.addEventListener('click', onClick);
+    return () => frame?.removeEventListener('click', onClick);
+  }, [elements.frame]);
+
   useDrag(
-    ({
-      event,
-      xy: [x, y],
-      initial: [startX, startY],
-      first,
-      last,
-      tap,
-      elapsedTime,
-      altKey,
-      ctrlKey,
-      metaKey,
-      canceled,
-    }) => {
-      if (first) {
+    ({ event, xy: [x, y], initial: [startX, startY], first, last, tap, elapsedTime, altKey, canceled }) => {
+      if (first || !pickup.current) {
         cancelled.current = false;
-        const target = event.target instanceof Element ? event.target : null;
-        // Buttons in the grid (folds, more ribbons) act for themselves.
-        const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="columnheader"]');
-        const key = target?.closest<HTMLElement>('[data-key]')?.dataset.key;
-        const edge = target?.closest<HTMLElement>('[data-edge]')?.dataset.edge;
-        const occurrence = key === undefined ? undefined : geometry.occurrence(key);
-        pickup.current =
-          isControl || (key !== undefined && !occurrence)
-            ? null
-            : {
-                kind: !occurrence ? 'draft' : edge === 'start' || edge === 'end' ? edge : 'move',
-                occurrence,
-                at: pointAt(startX, startY),
-              };
+        dragged.current = false;
+        pickup.current = pickUp(event.target, startX, startY);
       }
       const picked = pickup.current;
-      if (!picked) return;
       const finish = () => {
         pickup.current = null;
         cancelAnimationFrame(scrolling.current);
       };
-      if (cancelled.current || canceled) {
+      if (cancelled.current || canceled || picked.kind === 'none') {
         setGhost(null);
+        dragged.current = cancelled.current;
         if (last) finish();
         return;
       }
       if (tap && last) {
         setGhost(null);
         const held = 'pointerType' in event && event.pointerType === 'touch' && elapsedTime > LONG_PRESS;
-        if (picked.occurrence) actions.press(picked.occurrence.key, { add: ctrlKey || metaKey || held });
-        else actions.pressEmpty(startOfPress(picked.at), picked.at.overRibbons);
+        if (held && picked.occurrence) {
+          lastHold.current = event.timeStamp;
+          actions.press(picked.occurrence.key, { add: true });
+        }
         finish();
         return;
       }
@@ -190,6 +210,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       if (!moved && !last) return;
       const ghost = ghostOf(pointAt(x, y), altKey && picked.kind === 'move');
       if (last) {
+        dragged.current = true;
         if (ghost && moved) drop(ghost, altKey);
         else setGhost(null);
         finish();
@@ -200,7 +221,6 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     },
     {
       target: elements.frame as RefObject<EventTarget>,
-      filterTaps: true,
       preventScroll: 150,
       preventScrollAxis: 'xy',
       pointer: { buttons: 1, keys: false, capture: false },

@@ -1,0 +1,116 @@
+import { type Locator, type Page, test as base, expect } from '@playwright/test';
+
+/** Words in the console that are no fault of the page: none so far. */
+const HARMLESS: RegExp[] = [];
+
+/**
+ * A test whose page may write no warning or error to the console and send no request to another machine.
+ */
+export const test = base.extend({
+  page: async ({ page, baseURL }, use) => {
+    const faults: string[] = [];
+    page.on('console', (message) => {
+      const isFault = message.type() === 'error' || message.type() === 'warning';
+      if (isFault && !HARMLESS.some((pattern) => pattern.test(message.text()))) faults.push(message.text());
+    });
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('request', (request) => {
+      const { hostname, protocol } = new URL(request.url());
+      const isOwn = hostname === new URL(baseURL!).hostname || protocol === 'blob:' || protocol === 'data:';
+      if (!isOwn) faults.push(`request to ${request.url()}`);
+    });
+    await use(page);
+    expect(faults).toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens Plan and waits until its entries are there. */
+export async function openPlan(page: Page, path = '/'): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByTestId('hours')).toBeVisible();
+  await expect(page.getByTestId('card').first()).toBeVisible();
+}
+
+/** The card of an entry by its title. */
+export const card = (page: Page, title: string | RegExp): Locator =>
+  page.getByTestId('card').and(page.getByRole('button', { name: title })).first();
+
+/** The card or ribbon whose words for reading out are given. */
+export const entry = (page: Page, name: string | RegExp): Locator =>
+  page.getByTestId('hours').getByRole('button', { name }).first();
+
+/** Waits until what was committed is written, so that a reload finds it. */
+export async function expectKept(page: Page, text: string): Promise<void> {
+  await expect
+    .poll(() =>
+      page.evaluate(
+        (wanted) =>
+          new Promise<boolean>((resolve) => {
+            const request = indexedDB.open('orderly-week');
+            request.onsuccess = () => {
+              const database = request.result;
+              const [name] = database.objectStoreNames;
+              if (!name) return resolve(false);
+              const all = database.transaction(name).objectStore(name).getAll();
+              all.onsuccess = () => {
+                database.close();
+                resolve(JSON.stringify(all.result).includes(wanted));
+              };
+            };
+            request.onerror = () => resolve(false);
+          }),
+        text,
+      ),
+    )
+    .toBe(true);
+}
+
+/** The centre of an element. */
+export async function centre(locator: Locator): Promise<{ x: number; y: number }> {
+  const box = (await locator.boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Drags by mouse in steps, with what to do while the button is held. */
+export async function drag(
+  page: Page,
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+  whileHeld: () => Promise<void> = async () => undefined,
+): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 4 });
+  await whileHeld();
+  await page.mouse.up();
+}
+
+export const CALENDAR_FILE = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:-//Fennick//Stores//EN',
+  'X-WR-CALNAME:Stores and boats',
+  'BEGIN:VEVENT',
+  'UID:1@stores',
+  'DTSTART;TZID=Atlantic/Azores:20270310T170000',
+  'DTEND;TZID=Atlantic/Azores:20270310T183000',
+  'SUMMARY:Rope delivery',
+  'X-STORES-SHELF:12',
+  'END:VEVENT',
+  'BEGIN:VEVENT',
+  'UID:2@stores',
+  'DTSTART:20270311T120000Z',
+  'DTEND:20270311T123000Z',
+  'RRULE:FREQ=WEEKLY;BYDAY=TH',
+  'SUMMARY:Stock list',
+  'END:VEVENT',
+  'BEGIN:VEVENT',
+  'UID:3@stores',
+  'DTSTART:2027031xT080000Z',
+  'SUMMARY:Broken start',
+  'END:VEVENT',
+  'END:VCALENDAR',
+  '',
+].join('\r\n');

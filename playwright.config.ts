@@ -1,0 +1,60 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 4371);
+
+/** Debian's Chromium, kept from asking anything of the network. */
+export const launchOptions = {
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--lang=en-GB',
+  ],
+};
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: !!process.env.CI,
+  retries: 0,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    launchOptions,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Lisbon',
+    colorScheme: 'light',
+    trace: 'retain-on-failure',
+  },
+  projects: [
+    {
+      name: 'phone',
+      testMatch: /phone|both/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, deviceScaleFactor: 2 },
+    },
+    { name: 'wide', testMatch: /wide|keyboard|both|data/, use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: [
+    {
+      command: `node --import tsx server/main.ts --port ${port}`,
+      url: `http://127.0.0.1:${port}/api/health`,
+      reuseExistingServer: false,
+      stdout: 'ignore',
+    },
+    {
+      command: `node --import tsx server/main.ts --port ${port + 1} --empty`,
+      url: `http://127.0.0.1:${port + 1}/api/health`,
+      reuseExistingServer: false,
+      stdout: 'ignore',
+    },
+  ],
+});
