@@ -34,7 +34,10 @@ export async function openPlan(page: Page, path = '/'): Promise<void> {
 
 /** The card of an entry by its title. */
 export const card = (page: Page, title: string | RegExp): Locator =>
-  page.getByTestId('card').and(page.getByRole('button', { name: title })).first();
+  page
+    .getByTestId('card')
+    .and(page.getByRole('button', { name: title }))
+    .first();
 
 /** The card or ribbon whose words for reading out are given. */
 export const entry = (page: Page, name: string | RegExp): Locator =>

@@ -1,13 +1,17 @@
 import { card, CALENDAR_FILE, centre, drag, entry, expect, expectKept, openPlan, test } from './pages';
 
-test('a week planned by mouse: made, moved, stretched, copied, edited, binned and undone', async ({ page }) => {
+test('a week planned by mouse: made, moved, stretched, copied, edited, binned and undone', async ({
+  page,
+}) => {
   await openPlan(page);
   const lens = card(page, /Lens invoices/);
 
   // Moved to the next day and an hour later, dropped with a say of what happened.
   const hour = 47;
   const from = await centre(lens);
-  const column = (await page.getByRole('columnheader').nth(1).boundingBox())!.x - (await page.getByRole('columnheader').first().boundingBox())!.x;
+  const column =
+    (await page.getByRole('columnheader').nth(1).boundingBox())!.x -
+    (await page.getByRole('columnheader').first().boundingBox())!.x;
   await drag(page, from, { x: from.x + column * 3, y: from.y + hour * 3 }, async () => {
     await expect(page.getByTestId('ghost')).toContainText('13:00–15:00');
   });
@@ -28,7 +32,11 @@ test('a week planned by mouse: made, moved, stretched, copied, edited, binned an
 
   // Stretched at its lower edge.
   const box = (await card(page, /Lens invoices/).boundingBox())!;
-  await drag(page, { x: box.x + box.width / 2, y: box.y + box.height - 3 }, { x: box.x + box.width / 2, y: box.y + box.height - 3 + hour });
+  await drag(
+    page,
+    { x: box.x + box.width / 2, y: box.y + box.height - 3 },
+    { x: box.x + box.width / 2, y: box.y + box.height - 3 + hour },
+  );
   await expect(card(page, /10:00 to 13:00, Lens invoices/)).toBeVisible();
 
   // Copied with Alt.
@@ -37,16 +45,24 @@ test('a week planned by mouse: made, moved, stretched, copied, edited, binned an
   await drag(page, at, { x: at.x + column, y: at.y + hour * 4 });
   await page.keyboard.up('Alt');
   await expect(page.getByTestId('notice')).toContainText('copied');
-  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(2);
+  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(
+    2,
+  );
 
   // The desk shows the copy; it goes to the bin from there, and comes back with the key.
   await page.getByRole('complementary').getByRole('button', { name: 'Bin' }).click();
-  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(1);
+  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(
+    1,
+  );
   await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(2);
+  await expect(page.getByTestId('card').and(page.getByRole('button', { name: /Lens invoices/ }))).toHaveCount(
+    2,
+  );
 });
 
-test('dragging over empty time makes a draft there, and the entry is kept over a reload', async ({ page }) => {
+test('dragging over empty time makes a draft there, and the entry is kept over a reload', async ({
+  page,
+}) => {
   await openPlan(page);
   const free = await centre(card(page, /Lens invoices/));
   await drag(page, { x: free.x, y: free.y + 94 }, { x: free.x, y: free.y + 94 + 46 });
@@ -68,7 +84,9 @@ test('an occurrence of a series moves alone or with every one', async ({ page })
   const call = await centre(card(page, /Keeper rota call/));
   await drag(page, call, { x: call.x, y: call.y + 47 });
   await page.getByRole('button', { name: 'Just this one' }).click();
-  await expect(card(page, /Tuesday 9 March, 15:00 to 16:00, Keeper rota call.*differs from its series/)).toBeVisible();
+  await expect(
+    card(page, /Tuesday 9 March, 15:00 to 16:00, Keeper rota call.*differs from its series/),
+  ).toBeVisible();
 
   const check = await centre(card(page, /Rota check/));
   await drag(page, check, { x: check.x, y: check.y + 47 * 3 });
@@ -77,10 +95,16 @@ test('an occurrence of a series moves alone or with every one', async ({ page })
   await page.getByRole('button', { name: 'Step forward' }).click();
   await expect(card(page, /Tuesday 16 March, 12:00 to 12:30, Rota check/)).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(card(page, /Tuesday 16 March, 9:00 to 9:30, Rota check/i).or(card(page, /Tuesday 16 March, 09:00 to 09:30, Rota check/))).toBeVisible();
+  await expect(
+    card(page, /Tuesday 16 March, 9:00 to 9:30, Rota check/i).or(
+      card(page, /Tuesday 16 March, 09:00 to 09:30, Rota check/),
+    ),
+  ).toBeVisible();
 });
 
-test('the editor sets every field, says the first problem beside its field, and warns before changes are lost', async ({ page }) => {
+test('the editor sets every field, says the first problem beside its field, and warns before changes are lost', async ({
+  page,
+}) => {
   await openPlan(page);
   await card(page, /Order lantern glass/).click();
   await page.getByRole('button', { name: 'Edit', exact: true }).click();
@@ -109,12 +133,16 @@ test('the editor sets every field, says the first problem beside its field, and 
   await editor.getByRole('button', { name: 'Stay' }).click();
   await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toHaveCount(0);
-  await expect(card(page, /10:00 to 12:00, Lantern glass ordered, .*private, repeats, Lamp room/)).toBeVisible();
+  await expect(
+    card(page, /10:00 to 12:00, Lantern glass ordered, .*private, repeats, Lamp room/),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Step forward' }).click();
   await expect(card(page, /Thursday 18 March, 10:00 to 12:00, Lantern glass ordered/)).toBeVisible();
 });
 
-test('several selected entries move to another calendar, shift and go to the bin, each in one undoable step', async ({ page }) => {
+test('several selected entries move to another calendar, shift and go to the bin, each in one undoable step', async ({
+  page,
+}) => {
   await openPlan(page);
   await card(page, /Lens invoices/).click();
   await card(page, /Report periods/).click({ modifiers: ['Control'] });
@@ -132,7 +160,9 @@ test('several selected entries move to another calendar, shift and go to the bin
   await expect(card(page, /Lens invoices, Grants calendar/)).toBeVisible();
 });
 
-test('chips show, hide and single out calendars; with one alone it is the target of new entries', async ({ page }) => {
+test('chips show, hide and single out calendars; with one alone it is the target of new entries', async ({
+  page,
+}) => {
   await openPlan(page);
   await page.getByRole('switch', { name: 'Meetings' }).click();
   await expect(card(page, /Works round/)).toHaveCount(0);
@@ -146,7 +176,9 @@ test('chips show, hide and single out calendars; with one alone it is the target
   await expect(card(page, /Gull Point inspection/)).toHaveCount(0);
 });
 
-test('a file dropped on the page is previewed, imported, found again and exported with what it held', async ({ page }) => {
+test('a file dropped on the page is previewed, imported, found again and exported with what it held', async ({
+  page,
+}) => {
   await openPlan(page);
   const data = await page.evaluateHandle((text) => {
     const transfer = new DataTransfer();

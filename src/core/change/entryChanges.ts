@@ -37,10 +37,10 @@ export const blankFields = (calendarId: string, start: EventTime, end: EventTime
 export function createEvent(fields: EventFields, context: ChangeContext): CalendarEvent {
   const id = context.newId();
   return {
+    ...fields,
     kind: 'event',
     id,
     uid: `${id}@orderly-week`,
-    ...fields,
     sequence: 0,
     created: context.now,
     modified: context.now,

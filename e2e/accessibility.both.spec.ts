@@ -1,0 +1,44 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { card, expect, openPlan, test } from './pages';
+
+async function expectClean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious on any screen, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    await openPlan(page);
+    await expectClean(page);
+    await page.getByTestId('entry-line').fill('Boat check Fri 9-10');
+    await expect(page.getByTestId('understood-title')).toBeVisible();
+    await expectClean(page);
+    await page.getByTestId('entry-line').fill('');
+    await card(page, /Keeper rota call/).click();
+    await expectClean(page);
+    await page.getByRole('button', { name: 'Edit', exact: true }).click();
+    await expect(page.getByTestId('editor')).toBeVisible();
+    await expectClean(page);
+    await page.keyboard.press('Escape');
+    await page.goto('/setup');
+    await expect(page.getByRole('heading', { name: 'Calendars' })).toBeVisible();
+    await expectClean(page);
+    await page.getByRole('button', { name: 'New calendar' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectClean(page);
+  });
+
+test('nothing scrolls sideways at 320 pixels', async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  await openPlan(page);
+  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(await overflow()).toBeLessThanOrEqual(0);
+  await page.goto('/setup');
+  await expect(page.getByRole('heading', { name: 'Calendars' })).toBeVisible();
+  expect(await overflow()).toBeLessThanOrEqual(0);
+});

@@ -1,0 +1,111 @@
+import { card, CALENDAR_FILE, centre, expect, openPlan, test } from './pages';
+
+/** A finger that is held, moved and lifted: Playwright has taps only. */
+async function fingerDrag(
+  page: import('@playwright/test').Page,
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+) {
+  const client = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+  await touch('touchStart', [from]);
+  // The hold that picks a card up shows in the page: the ghost comes with the first movement after it.
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 260)));
+  for (let step = 1; step <= 6; step++)
+    await touch('touchMove', [
+      { x: from.x + ((to.x - from.x) * step) / 6, y: from.y + ((to.y - from.y) * step) / 6 },
+    ]);
+  await touch('touchEnd', []);
+}
+
+test('the whole job by touch: written, moved, edited, deleted, undone and imported', async ({ page }) => {
+  await openPlan(page);
+
+  // Written in one line, with what was understood spelled out.
+  await page.getByTestId('entry-line').tap();
+  await page.getByTestId('entry-line').fill('Crane survey review Wed 17:00 45 min at Lamp room #DW');
+  await expect(page.getByTestId('understood-title')).toHaveText('Crane survey review');
+  await expect(page.getByTestId('understood-time')).toContainText('17:00');
+  await expect(page.getByTestId('understood-length')).toContainText('45 min');
+  await expect(page.getByTestId('understood-place')).toContainText('Lamp room');
+  await expect(page.getByTestId('understood-calendar')).toContainText('Desk work');
+  await page.getByRole('button', { name: 'Save', exact: true }).tap();
+  await expect(
+    card(page, /Wednesday 10 March, 17:00 to 17:45, Crane survey review, Desk work calendar/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Close the desk' }).tap();
+
+  // Moved by a held finger; a swipe without holding scrolls and moves nothing.
+  const glass = await centre(card(page, /Order lantern glass/));
+  await fingerDrag(page, glass, { x: glass.x, y: glass.y + 100 });
+  await expect(page.getByTestId('notice')).toContainText('“Order lantern glass” moved');
+  await expect(
+    card(page, /12:30 to 14:30, Order lantern glass|12:45 to 14:45, Order lantern glass/),
+  ).toBeVisible();
+
+  // Edited in the whole editor.
+  await card(page, /Gull Point inspection/).tap();
+  await page.getByTestId('sheet').getByRole('button', { name: 'Edit' }).tap();
+  const editor = page.getByTestId('editor');
+  await editor.getByLabel('Title').fill('Gull Point lens');
+  await editor.getByRole('button', { name: 'Save' }).tap();
+  await expect(card(page, /Gull Point lens/)).toBeVisible();
+
+  // Deleted and brought back.
+  await page.getByTestId('sheet').getByRole('button', { name: 'Bin' }).tap();
+  await expect(card(page, /Gull Point lens/)).toHaveCount(0);
+  await page.getByTestId('notice').getByRole('button', { name: 'Undo' }).tap();
+  await expect(card(page, /Gull Point lens/)).toBeVisible();
+
+  // Imported from a file.
+  await page.getByRole('link', { name: 'Setup' }).tap();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Import a file' }).tap(),
+  ]);
+  await chooser.setFiles({
+    name: 'stores.ics',
+    mimeType: 'text/calendar',
+    buffer: Buffer.from(CALENDAR_FILE),
+  });
+  await page.getByRole('button', { name: 'Import 2 entries' }).tap();
+  await expect(page.getByText('2 entries imported into Stores and boats')).toBeVisible();
+  await page.getByRole('link', { name: 'Plan' }).tap();
+  await expect(card(page, /Thursday 11 March, 12:00 to 12:30, Stock list/)).toBeVisible();
+});
+
+test('a press on an empty hour makes a draft in the sheet, and all fields are one press away', async ({
+  page,
+}) => {
+  await openPlan(page);
+  const check = await centre(card(page, /Rota check/));
+  await page.touchscreen.tap(check.x, check.y + 130);
+  await page.getByTestId('draft-title').fill('Ladder check');
+  await page.getByRole('button', { name: 'All fields' }).tap();
+  await expect(page.getByTestId('editor').getByLabel('Title')).toHaveValue('Ladder check');
+  await page.getByTestId('editor').getByRole('button', { name: 'Save' }).tap();
+  await expect(card(page, /Ladder check/)).toBeVisible();
+});
+
+test('a long press adds to the selection', async ({ page }) => {
+  await openPlan(page);
+  await card(page, /Rota check/).tap();
+  const glass = await centre(card(page, /Order lantern glass/));
+  const client = await page.context().newCDPSession(page);
+  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [glass] });
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 480)));
+  await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await expect(page.getByTestId('sheet').getByText('2 entries selected')).toBeVisible();
+});
+
+test('the view changes from its menu, and steps keep the number of days', async ({ page }) => {
+  await openPlan(page);
+  await page.getByRole('button', { name: 'Step forward' }).tap();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('12–14 March');
+  await page.getByRole('button', { name: 'View: Days' }).tap();
+  await page.getByRole('menuitem', { name: 'Day', exact: true }).tap();
+  await expect(page.getByRole('columnheader')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Today' }).tap();
+  await expect(page.getByRole('columnheader', { name: /Tuesday 9 March/ })).toBeVisible();
+});
