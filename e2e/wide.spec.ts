@@ -10,8 +10,8 @@ test('a week planned by mouse: made, moved, stretched, copied, edited, binned an
   const hour = 47;
   const from = await centre(lens);
   const column =
-    (await page.getByRole('columnheader').nth(1).boundingBox())!.x -
-    (await page.getByRole('columnheader').first().boundingBox())!.x;
+    (await page.getByTestId('day-head').nth(1).boundingBox())!.x -
+    (await page.getByTestId('day-head').first().boundingBox())!.x;
   await drag(page, from, { x: from.x + column * 3, y: from.y + hour * 3 }, async () => {
     await expect(page.getByTestId('ghost')).toContainText('13:00–15:00');
   });
@@ -220,7 +220,7 @@ test('a folded morning opens, shows what it hid, and folds again', async ({ page
 
 test('an all-day entry is made above the hours and takes its day', async ({ page }) => {
   await openPlan(page);
-  const head = (await page.getByRole('columnheader').nth(2).boundingBox())!;
+  const head = (await page.getByTestId('day-head').nth(2).boundingBox())!;
   await page.mouse.click(head.x + head.width / 2, head.y + head.height + 14);
   await page.getByTestId('draft-title').fill('Harbour closed');
   await page.getByRole('complementary').getByRole('button', { name: 'Save' }).click();

@@ -1,3 +1,13 @@
-import { SetupScreen } from '@/features/setup';
+import { lazy, Suspense } from 'react';
 
-export default SetupScreen;
+const SetupScreen = lazy(() =>
+  import('@/features/setup').then((module) => ({ default: module.SetupScreen })),
+);
+
+export default function Setup() {
+  return (
+    <Suspense fallback={null}>
+      <SetupScreen />
+    </Suspense>
+  );
+}

@@ -4,6 +4,8 @@ import type { ViewStyle } from 'react-native';
 interface WebProps {
   dataSet?: Record<string, string | undefined>;
   onKeyDown?: (event: KeyboardEvent) => void;
+  /** Before the fields inside: React Native's text fields keep their keys to themselves. */
+  onKeyDownCapture?: (event: KeyboardEvent) => void;
   onContextMenu?: (event: MouseEvent) => void;
   onDragOver?: (event: DragEvent) => void;
   'aria-keyshortcuts'?: string;

@@ -129,7 +129,7 @@ const styles = StyleSheet.create({
     borderTopLeftRadius: space(3),
     borderTopRightRadius: space(3),
   },
-  sheetHead: { minHeight: 20 },
+  sheetHead: { minHeight: 20, zIndex: 2 },
   grip: { height: 28, alignItems: 'center', justifyContent: 'center' },
   gripBar: { width: 44, height: 4, borderRadius: 2 },
 });

@@ -97,7 +97,7 @@ export function Editor() {
       aria-label={target ? words.editor.editTitle : words.editor.newTitle}
       testID="editor"
       {...webProps({
-        onKeyDown: (event) => {
+        onKeyDownCapture: (event) => {
           if (event.key === 'Escape') {
             event.stopPropagation();
             if (asking) setAsking(false);

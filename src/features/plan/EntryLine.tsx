@@ -1,4 +1,4 @@
-import { useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
 import { blankFields, type EventFields } from '@/core/change/entryChanges';
 import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
@@ -24,6 +24,9 @@ export interface EntryLineHandle {
 
 type Parse = (typeof import('@/core/entryline/parseEntryLine'))['parseEntryLine'];
 
+const importGrammar = (): Promise<Parse> =>
+  import('@/core/entryline/parseEntryLine').then((module) => module.parseEntryLine);
+
 interface EntryLineProps {
   selectedDay: number;
   calendars: readonly Calendar[];
@@ -47,44 +50,43 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
   useImperativeHandle(ref, () => ({ focus: () => input.current?.focus() }), []);
 
   useEffect(() => {
-    void import('@/core/entryline/parseEntryLine').then((module) => setParse({ it: module.parseEntryLine }));
+    void importGrammar().then((it) => setParse({ it }));
   }, []);
 
-  const draft = useMemo(
-    () =>
-      text.trim() && parse
-        ? parse.it(text, {
-            nowWall,
-            zone: homeZone,
-            selectedDay,
-            defaultLength: defaultLengthMinutes * MINUTE,
-            calendars,
-          })
-        : null,
-    [text, parse, nowWall, homeZone, selectedDay, defaultLengthMinutes, calendars],
-  );
-  const calendar = calendars.find(({ id }) => id === draft?.calendarId) ?? target;
-  const fields = useMemo(
-    () =>
-      draft && calendar
-        ? {
-            ...blankFields(calendar.id, draft.start, draft.end),
-            title: draft.title,
-            location: draft.location,
-          }
-        : null,
-    [draft, calendar],
-  );
-  useEffect(() => onDraft(fields), [fields, onDraft]);
+  const read = (parser: Parse) => {
+    const draft = parser(text, {
+      nowWall,
+      zone: homeZone,
+      selectedDay,
+      defaultLength: defaultLengthMinutes * MINUTE,
+      calendars,
+    });
+    const calendar = calendars.find(({ id }) => id === draft.calendarId) ?? target;
+    const fields = calendar && {
+      ...blankFields(calendar.id, draft.start, draft.end),
+      title: draft.title,
+      location: draft.location,
+    };
+    return { draft, calendar, fields: fields ?? null };
+  };
+  const said = text.trim() && parse ? read(parse.it) : null;
+  const draft = said?.draft ?? null;
+  const calendar = said?.calendar ?? target;
+  const fields = said?.fields ?? null;
+  // The view shows the draft as it is typed; equal fields are shown once.
+  const shown = JSON.stringify(fields);
+  useEffect(() => onDraft(JSON.parse(shown) as EventFields | null), [shown, onDraft]);
 
   const clear = () => {
     setText('');
     setProblem('');
   };
-  const save = () => {
-    if (!calendar) setProblem(words.line.noCalendar);
-    else if (fields && !fields.title) setProblem(words.line.missingTitle);
-    else if (fields && create(fields)) clear();
+  const save = async () => {
+    // Who types before the grammar has arrived waits for it, and loses nothing.
+    const { calendar: into, fields: written } = read(parse?.it ?? (await importGrammar()));
+    if (!into) setProblem(words.line.noCalendar);
+    else if (text.trim() && !written?.title) setProblem(words.line.missingTitle);
+    else if (text.trim() && written && create(written)) clear();
   };
   const openFull = () => {
     if (!fields) return;
@@ -101,7 +103,21 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
         </AppText>
       ) : null}
       <View
-        {...webProps({ dataSet: { ring: 'line' } })}
+        {...webProps({
+          dataSet: { ring: 'line' },
+          onKeyDownCapture: (event) => {
+            if (event.target !== (input.current as unknown)) return;
+            if (event.key === 'Enter') {
+              event.preventDefault();
+              if (event.shiftKey) openFull();
+              else void save();
+            } else if (event.key === 'Escape') {
+              event.stopPropagation();
+              if (text) clear();
+              else input.current?.blur();
+            }
+          },
+        })}
         style={[styles.line, { backgroundColor: colours.card, borderColor: colours.primary }]}
       >
         <AppIcon name="pencil-outline" size={20} color={colours.quietInk} />
@@ -118,17 +134,6 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
           }}
           {...webProps({
             dataSet: { bare: 'input' },
-            onKeyDown: (event) => {
-              if (event.key === 'Enter') {
-                event.preventDefault();
-                if (event.shiftKey) openFull();
-                else save();
-              } else if (event.key === 'Escape') {
-                event.stopPropagation();
-                if (text) clear();
-                else input.current?.blur();
-              }
-            },
           })}
           style={[styles.input, webStyle({ outlineStyle: 'none' }), { color: colours.ink }]}
         />
@@ -142,7 +147,7 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
             ) : null}
           </View>
         ) : null}
-        {text ? <Button kind="primary" label={words.line.save} onPress={save} /> : null}
+        {text ? <Button kind="primary" label={words.line.save} onPress={() => void save()} /> : null}
       </View>
     </View>
   );

@@ -91,7 +91,7 @@ export function PlanScreen() {
   const gridActions = useMemo(
     (): GridActions => ({
       press: (key, { add }) => {
-        if (add) workspace.toggleSelected(key);
+        if (add) workspace.collect(key);
         else workspace.select(key);
         if (useWorkspace.getState().editing?.panel === 'quick') workspace.edit(null);
       },

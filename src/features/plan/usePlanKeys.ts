@@ -78,7 +78,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
             : undefined;
         case 'x':
         case 'X':
-          return current === undefined ? undefined : act(() => workspace.toggleSelected(current));
+          return current === undefined ? undefined : act(() => workspace.collect(current));
         case 'Delete':
         case 'Backspace': {
           const keys = selected.length > 0 ? selected : onCard ? [onCard] : [];

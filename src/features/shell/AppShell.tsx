@@ -13,8 +13,13 @@ import { ScopeSheet } from './ScopeSheet';
 function usePreload(): void {
   useEffect(() => {
     const preload = () => {
-      void import('@/features/editor');
-      void import('@/features/setup');
+      void Promise.all([
+        import('@/features/editor'),
+        import('@/features/setup'),
+        import('@/core/entryline/parseEntryLine'),
+      ]).then(() => {
+        document.documentElement.dataset.loaded = 'all';
+      });
     };
     const handle = setTimeout(() => requestIdleCallback(preload), 500);
     return () => clearTimeout(handle);

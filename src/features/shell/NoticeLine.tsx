@@ -15,19 +15,21 @@ const SHOWN_FOR = 8_000;
 export function NoticeLine({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
   const notice = useWorkspace((state) => state.notice);
+  const sheetOpen = useWorkspace((state) => state.deskOpen && state.editing?.panel !== 'full');
   const { undo } = useCommands();
+  // The phone's sheet lies where the line would be: then it stands at the top.
+  const place = wide
+    ? { bottom: 72 }
+    : sheetOpen
+      ? { top: sizes.titleRow }
+      : { bottom: sizes.bottomBar + 68 };
   useEffect(() => {
     if (!notice || notice.tone === 'problem') return;
     const timer = setTimeout(() => workspace.say(null), SHOWN_FOR);
     return () => clearTimeout(timer);
   }, [notice]);
   return (
-    <View
-      pointerEvents="box-none"
-      style={[styles.place, { bottom: wide ? 72 : sizes.bottomBar + 68 }]}
-      aria-live="polite"
-      role="status"
-    >
+    <View pointerEvents="box-none" style={[styles.place, place]} aria-live="polite" role="status">
       {notice ? (
         <View
           testID="notice"

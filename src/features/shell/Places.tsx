@@ -1,11 +1,10 @@
-import { usePathname, useRouter } from 'expo-router';
+import { Link, useGlobalSearchParams, usePathname } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { sizes, space } from '@/ui/theme/tokens';
-import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 
 const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
@@ -17,7 +16,8 @@ const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
 export function Places({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
   const pathname = usePathname();
-  const router = useRouter();
+  // The places share the address's state, so that one comes back to what one saw.
+  const { calendar: _, ...parameters } = useGlobalSearchParams<Record<string, string>>();
   return (
     <View
       role="navigation"
@@ -34,27 +34,25 @@ export function Places({ wide }: { wide: boolean }) {
       {PLACES.map(({ path, icon, label }) => {
         const isHere = pathname === path;
         return (
-          <Pressable
-            key={path}
-            role="link"
-            aria-label={label}
-            {...webProps({})}
-            {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
-            onPress={() => router.navigate(path)}
-            style={[
-              wide ? styles.railPlace : styles.barPlace,
-              isHere ? { backgroundColor: colours.page } : null,
-            ]}
-          >
-            <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
-            <AppText
-              size="small"
-              weight={isHere ? '700' : '500'}
-              colour={isHere ? colours.ink : colours.onPrimary}
+          <Link key={path} href={{ pathname: path, params: parameters }} asChild>
+            <Pressable
+              aria-label={label}
+              {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
+              style={StyleSheet.flatten([
+                wide ? styles.railPlace : styles.barPlace,
+                isHere ? { backgroundColor: colours.page } : null,
+              ])}
             >
-              {label}
-            </AppText>
-          </Pressable>
+              <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
+              <AppText
+                size="small"
+                weight={isHere ? '700' : '500'}
+                colour={isHere ? colours.ink : colours.onPrimary}
+              >
+                {label}
+              </AppText>
+            </Pressable>
+          </Link>
         );
       })}
     </View>

@@ -29,6 +29,8 @@ export interface ScopeQuestion {
 interface Workspace {
   /** Keys of the selected occurrences, latest last. */
   readonly selected: readonly string[];
+  /** Whether entries are being collected: arrows then walk on and leave the selection as it is. */
+  readonly collecting: boolean;
   readonly deskOpen: boolean;
   readonly editing: Editing | null;
   readonly notice: Notice | null;
@@ -38,6 +40,7 @@ interface Workspace {
 
 export const useWorkspace = create<Workspace>()(() => ({
   selected: [],
+  collecting: false,
   // Beside the view there is room for it from the start; over the view it waits to be asked for.
   deskOpen: typeof window !== 'undefined' && window.innerWidth >= DESK_BESIDE,
   editing: null,
@@ -50,13 +53,22 @@ const set = useWorkspace.setState;
 
 export const workspace = {
   select: (key: string | null) =>
-    set({ selected: key === null ? [] : [key], ...(key === null ? {} : { deskOpen: true }) }),
-  toggleSelected: (key: string) =>
-    set(({ selected }) => ({
-      selected: selected.includes(key) ? selected.filter((other) => other !== key) : [...selected, key],
+    set({
+      collecting: false,
+      selected: key === null ? [] : [key],
+      ...(key === null ? {} : { deskOpen: true }),
+    }),
+  /** Adds an entry to the selection; pressed again while collecting, takes it out. */
+  collect: (key: string) =>
+    set(({ selected, collecting }) => ({
+      collecting: true,
+      selected:
+        collecting && selected.includes(key)
+          ? selected.filter((other) => other !== key)
+          : [...selected.filter((other) => other !== key), key],
       deskOpen: true,
     })),
-  clearSelection: () => set({ selected: [] }),
+  clearSelection: () => set({ selected: [], collecting: false }),
   replaceSelected: (from: string, to: string) =>
     set(({ selected }) => ({ selected: selected.map((key) => (key === from ? to : key)) })),
   setDesk: (deskOpen: boolean) => set({ deskOpen }),

@@ -39,7 +39,7 @@ export function Popover({
       ?.focus();
   }, []);
   return (
-    <Modal transparent visible onRequestClose={onClose} animationType="none">
+    <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={label}>
       <Pressable style={styles.outside} onPress={onClose} tabIndex={-1} aria-hidden />
       <View
         ref={box}

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useRef } from 'react';
 import { Modal, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space, WIDE } from '../theme/tokens';
-import { webStyle } from '../web';
+import { webProps, webStyle } from '../web';
 import { TitleText } from './AppText';
 import { Button } from './Button';
 
@@ -27,13 +27,17 @@ export function Sheet({ title, closeLabel, onClose, children, footer }: SheetPro
       ?.focus();
   }, []);
   return (
-    <Modal transparent visible onRequestClose={onClose} animationType="none">
+    <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={title}>
       <View style={[styles.backdrop, { backgroundColor: colours.scrim }]}>
         <View
           ref={box}
-          role="dialog"
-          aria-modal
-          aria-label={title}
+          {...webProps({
+            onKeyDownCapture: (event) => {
+              if (event.key !== 'Escape') return;
+              event.stopPropagation();
+              onClose();
+            },
+          })}
           style={[
             styles.sheet,
             webStyle({ boxShadow: '0 12px 40px rgba(0,0,0,0.3)' }),

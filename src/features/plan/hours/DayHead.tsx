@@ -39,7 +39,9 @@ export function DayHead({
     : `${words.plan.place[working.place]}, ${words.plan.dayLoad(lengthText((load?.booked ?? 0) * MINUTE), lengthText((load?.working ?? 0) * MINUTE))}`;
   return (
     <View
-      role="columnheader"
+      role="heading"
+      aria-level={2}
+      testID="day-head"
       aria-label={`${dayText(day)}, ${said}`}
       style={[styles.head, { width, borderColor: colours.line }]}
     >

@@ -163,7 +163,7 @@ export function HoursView({
             {timeText(nowWall)}
           </AppText>
         </View>
-        <View role="row" style={styles.heads}>
+        <View style={styles.heads}>
           {width > 0 &&
             days.map((day) => (
               <DayHead

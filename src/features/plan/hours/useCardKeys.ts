@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useRef } from 'react';
 import type { DayCard } from '@/core/layout/hours';
 import type { Ribbon } from '@/core/layout/ribbons';
-import { useWorkspace, workspace } from '@/features/workspace';
+import { useWorkspace } from '@/features/workspace';
 import type { GridActions } from './useGridDrag';
 
 interface GridLayout {
@@ -72,7 +72,6 @@ export function useCardKeys(
     event.preventDefault();
     if (next === undefined) return;
     cardOf(frame.current, next)?.focus();
-    if (useWorkspace.getState().selected.length < 2) actions.press(next, { add: false });
-    else workspace.setDesk(true);
+    if (!useWorkspace.getState().collecting) actions.press(next, { add: false });
   };
 }

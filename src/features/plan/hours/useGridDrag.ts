@@ -9,7 +9,8 @@ import { type Ghost, setGhost } from './ghost';
 
 /** Minutes that a drag snaps to. */
 export const GRID_STEP = 15;
-const LONG_PRESS = 380;
+/** A finger that has picked a card up and is lifted after so long selects it. */
+const LONG_PRESS = 230;
 /** A held finger may be followed by a click, which is not meant. */
 const AFTER_HOLD = 600;
 const EDGE = 36;
@@ -47,6 +48,8 @@ interface Point {
 }
 
 interface Pickup {
+  /** When it was picked up, on the events' clock. */
+  readonly since: number;
   /** `none`: a control in the grid that acts for itself. */
   readonly kind: 'move' | 'start' | 'end' | 'draft' | 'none';
   readonly occurrence: Occurrence | undefined;
@@ -76,9 +79,9 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     };
   };
 
-  const pickUp = (touched: EventTarget | null, x: number, y: number): Pickup => {
+  const pickUp = (touched: EventTarget | null, x: number, y: number, since = 0): Pickup => {
     const target = touched instanceof Element ? touched : null;
-    const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="columnheader"]');
+    const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="heading"]');
     const key = target?.closest<HTMLElement>('[data-key]')?.dataset.key;
     const edge = target?.closest<HTMLElement>('[data-edge]')?.dataset.edge;
     const occurrence = key === undefined ? undefined : geometry.occurrence(key);
@@ -90,7 +93,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
           : edge === 'start' || edge === 'end'
             ? edge
             : 'move';
-    return { kind, occurrence, at: pointAt(x, y) };
+    return { kind, occurrence, at: pointAt(x, y), since };
   };
 
   const ghostOf = (point: Point, copy: boolean): Ghost | null => {
@@ -174,16 +177,24 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   useEffect(() => {
     const frame = elements.frame.current;
     const onClick = (event: MouseEvent) => press.current(event);
+    // A held finger selects; the browser's own menu would end the gesture.
+    const onMenu = (event: Event) => {
+      if (pickup.current) event.preventDefault();
+    };
     frame?.addEventListener('click', onClick);
-    return () => frame?.removeEventListener('click', onClick);
+    frame?.addEventListener('contextmenu', onMenu);
+    return () => {
+      frame?.removeEventListener('click', onClick);
+      frame?.removeEventListener('contextmenu', onMenu);
+    };
   }, [elements.frame]);
 
   useDrag(
-    ({ event, xy: [x, y], initial: [startX, startY], first, last, tap, elapsedTime, altKey, canceled }) => {
+    ({ event, xy: [x, y], initial: [startX, startY], first, last, tap, altKey, canceled }) => {
       if (first || !pickup.current) {
         cancelled.current = false;
         dragged.current = false;
-        pickup.current = pickUp(event.target, startX, startY);
+        pickup.current = pickUp(event.target, startX, startY, performance.now());
       }
       const picked = pickup.current;
       const finish = () => {
@@ -198,7 +209,10 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       }
       if (tap && last) {
         setGhost(null);
-        const held = 'pointerType' in event && event.pointerType === 'touch' && elapsedTime > LONG_PRESS;
+        const held =
+          'pointerType' in event &&
+          event.pointerType === 'touch' &&
+          performance.now() - picked.since > LONG_PRESS;
         if (held && picked.occurrence) {
           lastHold.current = event.timeStamp;
           actions.press(picked.occurrence.key, { add: true });
