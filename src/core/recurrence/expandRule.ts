@@ -83,7 +83,10 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
         days: (index) => weekSet(rule, firstWeek + 7 * interval * index, startDay),
       };
     }
-    default:
+    case 'DAILY':
+    case 'HOURLY':
+    case 'MINUTELY':
+    case 'SECONDLY':
       return {
         indexOf: (day) => Math.floor((day - startDay) / interval),
         firstDay: (index) => startDay + index * interval,

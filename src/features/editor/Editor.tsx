@@ -31,6 +31,7 @@ export function Editor() {
   const [target] = useState(() => editing!.target);
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
+  const [refused, setRefused] = useState(0);
   const { control, handleSubmit, setValue, formState } = useForm<EventForm>({
     defaultValues: formOfFields(before, homeZone),
     resolver: zodResolver(EventForm),
@@ -50,6 +51,14 @@ export function Editor() {
     };
   }, []);
 
+  // The first field with a problem takes the focus, once its words stand beside it.
+  useEffect(() => {
+    if (refused === 0) return;
+    (box.current as unknown as HTMLElement | null)
+      ?.querySelector<HTMLElement>('[aria-invalid="true"]')
+      ?.focus();
+  }, [refused]);
+
   const close = () => workspace.edit(null);
   const leave = () => {
     if (isDirty && !asking) setAsking(true);
@@ -60,13 +69,7 @@ export function Editor() {
       const fields = fieldsOfForm(valid, before);
       if (target ? await commands.change(target, fields) : commands.create(fields)) close();
     },
-    () => {
-      requestAnimationFrame(() =>
-        (box.current as unknown as HTMLElement | null)
-          ?.querySelector<HTMLElement>('[aria-invalid="true"]')
-          ?.focus(),
-      );
-    },
+    () => setRefused((times) => times + 1),
   );
 
   const wide = width >= WIDE;

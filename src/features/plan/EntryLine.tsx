@@ -1,7 +1,7 @@
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
 import { blankFields, type EventFields } from '@/core/change/entryChanges';
-import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { EntryLineDraft, parseEntryLine, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
@@ -22,7 +22,7 @@ export interface EntryLineHandle {
   focus: () => void;
 }
 
-type Parse = (typeof import('@/core/entryline/parseEntryLine'))['parseEntryLine'];
+type Parse = typeof parseEntryLine;
 
 const importGrammar = (): Promise<Parse> =>
   import('@/core/entryline/parseEntryLine').then((module) => module.parseEntryLine);
@@ -106,7 +106,7 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
         {...webProps({
           dataSet: { ring: 'line' },
           onKeyDownCapture: (event) => {
-            if (event.target !== (input.current as unknown)) return;
+            if (!(event.target instanceof HTMLInputElement)) return;
             if (event.key === 'Enter') {
               event.preventDefault();
               if (event.shiftKey) openFull();
@@ -114,7 +114,7 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
             } else if (event.key === 'Escape') {
               event.stopPropagation();
               if (text) clear();
-              else input.current?.blur();
+              else event.target.blur();
             }
           },
         })}

@@ -7,6 +7,7 @@ import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, DESK_BESIDE, hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { DayCount } from './DayCount';
 import { ViewMenu } from './ViewMenu';
 
 interface TitleRowProps {
@@ -69,39 +70,10 @@ export function TitleRow({ address, days, onStep, onToday }: TitleRowProps) {
   );
 }
 
-/** How many days *Days* shows. */
-export function DayCount({ address }: { address: PlanAddress }) {
-  const { to } = usePlanAddress();
-  return (
-    <View style={styles.count}>
-      <Button
-        icon="chevron-left"
-        iconOnly
-        kind="quiet"
-        label={words.plan.fewerDays}
-        disabled={address.dayCount <= 2}
-        onPress={() => to({ dayCount: address.dayCount - 1 })}
-      />
-      <TitleText size="body" level={3}>
-        {words.plan.dayCount(address.dayCount)}
-      </TitleText>
-      <Button
-        icon="chevron-right"
-        iconOnly
-        kind="quiet"
-        label={words.plan.moreDays}
-        disabled={address.dayCount >= 14}
-        onPress={() => to({ dayCount: address.dayCount + 1 })}
-      />
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: sizes.titleRow },
   title: { flexShrink: 1, marginRight: 'auto' },
   gap: { flexGrow: 1 },
   switch: { flexDirection: 'row', borderWidth: hairline, borderRadius: corner, overflow: 'hidden' },
   segment: { borderWidth: 0, borderRadius: 0, minHeight: sizes.target - 2 },
-  count: { flexDirection: 'row', alignItems: 'center' },
 });

@@ -5,7 +5,7 @@ import { type PlanAddress, usePlanAddress, workspace } from '@/features/workspac
 import { Button } from '@/ui/primitives/Button';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
-import { DayCount } from './TitleRow';
+import { DayCount } from './DayCount';
 
 /** The view switch of the phone: one button that opens the list, with the run-down of today below. */
 export function ViewMenu({ address }: { address: PlanAddress }) {

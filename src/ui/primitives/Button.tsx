@@ -1,5 +1,5 @@
 import { forwardRef } from 'react';
-import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { Pressable, type StyleProp, StyleSheet, type View, type ViewStyle } from 'react-native';
 import { AppIcon } from '../icons/AppIcon';
 import type { IconName } from '../icons/paths';
 import { useTheme } from '../theme/theme';

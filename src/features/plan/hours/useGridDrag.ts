@@ -5,7 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Move } from '@/core/change/entryChanges';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, HOUR, MINUTE } from '@/core/time/civil';
-import { type Ghost, setGhost } from './ghost';
+import { type Ghost, setGhost, useGhost } from './ghost';
 
 /** Minutes that a drag snaps to. */
 export const GRID_STEP = 15;
@@ -66,6 +66,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const scrolling = useRef(0);
   const lastHold = useRef(-Infinity);
   const dragged = useRef(false);
+  const isDown = useRef(false);
 
   const pointAt = (clientX: number, clientY: number): Point => {
     const hours = elements.hours.current!.getBoundingClientRect();
@@ -181,19 +182,34 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     const onMenu = (event: Event) => {
       if (pickup.current) event.preventDefault();
     };
+    const onDown = () => {
+      isDown.current = true;
+      dragged.current = false;
+      pickup.current = null;
+    };
+    const onUp = () => {
+      isDown.current = false;
+    };
+    window.addEventListener('pointerup', onUp, true);
+    window.addEventListener('pointercancel', onUp, true);
+    frame?.addEventListener('pointerdown', onDown, true);
     frame?.addEventListener('click', onClick);
     frame?.addEventListener('contextmenu', onMenu);
     return () => {
+      window.removeEventListener('pointerup', onUp, true);
+      window.removeEventListener('pointercancel', onUp, true);
+      frame?.removeEventListener('pointerdown', onDown, true);
       frame?.removeEventListener('click', onClick);
       frame?.removeEventListener('contextmenu', onMenu);
     };
   }, [elements.frame]);
 
   useDrag(
-    ({ event, xy: [x, y], initial: [startX, startY], first, last, tap, altKey, canceled }) => {
+    ({ event, xy: [x, y], initial: [startX, startY], first, last, altKey, canceled, cancel }) => {
+      // A tap may be over before the hold that would have begun a drag.
+      if (!isDown.current && !last) return cancel();
       if (first || !pickup.current) {
         cancelled.current = false;
-        dragged.current = false;
         pickup.current = pickUp(event.target, startX, startY, performance.now());
       }
       const picked = pickup.current;
@@ -207,8 +223,8 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         if (last) finish();
         return;
       }
-      if (tap && last) {
-        setGhost(null);
+      const moved = Math.hypot(x - startX, y - startY) > 3;
+      if (last && !moved && !useGhost.getState().ghost) {
         const held =
           'pointerType' in event &&
           event.pointerType === 'touch' &&
@@ -220,7 +236,6 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         finish();
         return;
       }
-      const moved = Math.hypot(x - startX, y - startY) > 3;
       if (!moved && !last) return;
       const ghost = ghostOf(pointAt(x, y), altKey && picked.kind === 'move');
       if (last) {
