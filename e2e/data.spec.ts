@@ -1,6 +1,7 @@
+import type { Page } from '@playwright/test';
 import { card, expect, expectKept, openPlan, test } from './pages';
 
-const writeLine = async (page: import('@playwright/test').Page, text: string) => {
+const writeLine = async (page: Page, text: string) => {
   await page.getByTestId('entry-line').fill(text);
   await page.getByTestId('entry-line').press('Enter');
 };

@@ -7,7 +7,7 @@ const HARMLESS: RegExp[] = [];
  * A test whose page may write no warning or error to the console and send no request to another machine.
  */
 export const test = base.extend({
-  page: async ({ page, baseURL }, use) => {
+  page: async ({ page, baseURL }, runTest) => {
     const faults: string[] = [];
     page.on('console', (message) => {
       const isFault = message.type() === 'error' || message.type() === 'warning';
@@ -19,7 +19,7 @@ export const test = base.extend({
       const isOwn = hostname === new URL(baseURL!).hostname || protocol === 'blob:' || protocol === 'data:';
       if (!isOwn) faults.push(`request to ${request.url()}`);
     });
-    await use(page);
+    await runTest(page);
     expect(faults).toEqual([]);
   },
 });

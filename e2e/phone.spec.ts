@@ -1,11 +1,8 @@
+import type { Page } from '@playwright/test';
 import { card, CALENDAR_FILE, centre, expect, openPlan, test } from './pages';
 
 /** A finger that is held, moved and lifted: Playwright has taps only. */
-async function fingerDrag(
-  page: import('@playwright/test').Page,
-  from: { x: number; y: number },
-  to: { x: number; y: number },
-) {
+async function fingerDrag(page: Page, from: { x: number; y: number }, to: { x: number; y: number }) {
   const client = await page.context().newCDPSession(page);
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints: points });

@@ -1,0 +1,138 @@
+import fc from 'fast-check';
+import { date, event, FENNICK, series, zoned } from '../../../test/samples';
+import { dueReminders } from '../reminders/dueReminders';
+import { standardWorkingPattern } from '../model/settings';
+import { DAY, parseDate } from '../time/civil';
+import { IntervalIndex } from './intervalIndex';
+import { gapsBetween, loadOfDays, minutesByCalendar } from './load';
+import { dayWindow, OccurrenceIndex } from './occurrenceIndex';
+
+test('the interval index answers as a look at every interval does, also after adding and removing', () => {
+  const interval = fc.tuple(fc.integer({ min: 0, max: 500 }), fc.integer({ min: 0, max: 300 }));
+  fc.assert(
+    fc.property(
+      fc.array(interval, { maxLength: 400 }),
+      fc.array(fc.nat(), { maxLength: 50 }),
+      interval,
+      (pairs, removed, [from, length]) => {
+        const intervals = pairs.map(([start, size], id) => ({ id: `i${id}`, start, end: start + size }));
+        const half = intervals.length >> 1;
+        const index = new IntervalIndex();
+        index.load(intervals.slice(0, half));
+        intervals.slice(half).forEach((each) => index.add(each));
+        const gone = new Set(removed.map((position) => intervals[position % (intervals.length || 1)]?.id));
+        intervals.filter(({ id }) => gone.has(id)).forEach((each) => index.remove(each));
+        const expected = intervals
+          .filter(({ id, start, end }) => !gone.has(id) && start < from + length && end >= from)
+          .map(({ id }) => id);
+        expect(index.touching(from, from + length).sort()).toEqual(expected.sort());
+      },
+    ),
+  );
+});
+
+const day = parseDate('2027-03-09');
+const indexOf = (...events: ReturnType<typeof event>[]) => {
+  const index = new OccurrenceIndex();
+  index.load(events);
+  return index;
+};
+const titles = (index: OccurrenceIndex, zone = FENNICK, hiddenCalendarIds: string[] = []) =>
+  index.between(dayWindow(day, day + 1, zone), zone, { hiddenCalendarIds }).map(({ title }) => title);
+
+test('a day holds what touches it: timed, overnight, whole days, floating, and series but for changed occurrences', () => {
+  const call = series('FREQ=WEEKLY', {
+    id: 'call',
+    title: 'call',
+    start: zoned('2026-03-10T14:00'),
+    end: zoned('2026-03-10T15:00'),
+  });
+  const index = indexOf(
+    event({ title: 'night', start: zoned('2027-03-08T22:00'), end: zoned('2027-03-09T01:00') }),
+    event({ title: 'ends at midnight', start: zoned('2027-03-08T22:00'), end: zoned('2027-03-09T00:00') }),
+    event({ title: 'trip', start: date('2027-03-08'), end: date('2027-03-10') }),
+    event({ title: 'over', start: date('2027-03-07'), end: date('2027-03-09') }),
+    event({
+      title: 'floating',
+      start: { kind: 'floating', local: '2027-03-09T09:00:00' },
+      end: { kind: 'floating', local: '2027-03-09T10:00:00' },
+    }),
+    call,
+    event({
+      title: 'moved call',
+      seriesId: 'call',
+      recurrenceId: zoned('2027-03-09T14:00'),
+      start: zoned('2027-03-09T16:00'),
+      end: zoned('2027-03-09T17:00'),
+    }),
+  );
+  expect(titles(index)).toEqual(['trip', 'night', 'floating', 'moved call']);
+});
+
+test('changes show at once: put, replaced by a series, removed', () => {
+  const index = indexOf(event({ id: 'a', title: 'a' }));
+  index.put(event({ id: 'a', title: 'b', start: zoned('2027-03-09T10:00'), end: zoned('2027-03-09T11:00') }));
+  index.put(series('FREQ=DAILY', { id: 's', title: 's' }));
+  index.put(event({ id: 'o', title: 'o', seriesId: 's', recurrenceId: zoned('2027-03-09T14:00') }));
+  expect(titles(index)).toEqual(['b', 'o']);
+  index.remove('o');
+  expect(titles(index)).toEqual(['b', 's']);
+  index.put(event({ id: 's', title: 'single now' }));
+  index.remove('a');
+  expect(titles(index)).toEqual(['single now']);
+  expect(titles(index, FENNICK, ['meetings'])).toEqual([]);
+});
+
+test('floating times and whole days are read in the viewer’s zone, wherever that is', () => {
+  const floating = { kind: 'floating' as const, local: '2027-03-09T09:00:00' };
+  const index = indexOf(
+    event({ title: 'f', start: floating, end: { ...floating, local: '2027-03-09T10:00:00' } }),
+  );
+  for (const zone of ['Pacific/Kiritimati', 'Pacific/Niue', 'Asia/Kathmandu']) {
+    const [occurrence] = index.between(dayWindow(day, day + 1, zone), zone);
+    expect(occurrence!.startWall).toBe(day * DAY + 9 * 3_600_000);
+  }
+});
+
+test('load counts busy and away time within the working hours, overlaps once', () => {
+  const index = indexOf(
+    event({ start: zoned('2027-03-09T08:00'), end: zoned('2027-03-09T10:00') }),
+    event({
+      start: zoned('2027-03-09T09:30'),
+      end: zoned('2027-03-09T10:30'),
+      availability: 'away',
+      calendarId: 'desk',
+    }),
+    event({ start: zoned('2027-03-09T11:00'), end: zoned('2027-03-09T12:00'), availability: 'free' }),
+    event({ start: zoned('2027-03-09T15:00'), end: zoned('2027-03-09T16:00'), status: 'cancelled' }),
+  );
+  const occurrences = index.between(dayWindow(day, day + 1, FENNICK), FENNICK);
+  expect(loadOfDays(occurrences, day, day + 1, standardWorkingPattern)).toEqual([
+    { day, booked: 120, working: 450 },
+  ]);
+  expect(minutesByCalendar(occurrences, day, day + 1)).toEqual({ meetings: 120, desk: 60 });
+  const at = (hour: number) => Date.UTC(2027, 2, 9, hour);
+  expect(
+    gapsBetween(occurrences, at(9), at(13)).map(({ start, end }) => [
+      new Date(start).getUTCHours() + new Date(start).getUTCMinutes() / 60,
+      new Date(end).getUTCHours(),
+    ]),
+  ).toEqual([[10.5, 13]]);
+});
+
+test('reminders fall due once, before their start, oldest first, and not for what is cancelled', () => {
+  const index = indexOf(
+    event({ title: 'soon', reminders: [{ minutesBefore: 10 }] }),
+    event({
+      title: 'trip',
+      start: zoned('2027-03-20T08:00'),
+      end: zoned('2027-03-20T09:00'),
+      reminders: [{ minutesBefore: 10 * 24 * 60 + 18 * 60 + 11 }],
+    }),
+    event({ title: 'off', status: 'cancelled', reminders: [{ minutesBefore: 10 }] }),
+  );
+  const due = (from: string, to: string) =>
+    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK).map(({ occurrence }) => occurrence.title);
+  expect(due('2027-03-09T13:00Z', '2027-03-09T13:50Z')).toEqual(['trip', 'soon']);
+  expect(due('2027-03-09T13:50Z', '2027-03-09T14:30Z')).toEqual([]);
+});

@@ -1,0 +1,187 @@
+import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { createEntry, isRefused } from '@/core/change/entryChanges';
+import type { Patch } from '@/core/change/patch';
+import { calendar, context, event, FENNICK, stateWith } from '../../test/samples';
+import { initialSettings } from '@/core/model/settings';
+import { localEngine } from '@/engine/client';
+import type { Database } from './database';
+import { KEPT_COMMITS } from './journal';
+import { NewerDataError } from './load';
+import { Store } from './store';
+import { localTabs, type Tabs } from './tabs';
+
+let names = 0;
+const freshDatabase = (): Database => createAsyncStorage(`test-${++names}`);
+const open = (database: Database, tabs: Tabs = localTabs()()) =>
+  Store.open({ database, engine: localEngine(), tabs });
+
+const begin: Patch = {
+  id: 'begin',
+  at: 0,
+  summary: { what: 'imported', count: 2 },
+  changes: [
+    { collection: 'calendars', id: 'meetings', before: null, after: calendar() },
+    { collection: 'settings', id: 'settings', before: null, after: initialSettings(FENNICK) },
+  ],
+};
+
+let ids = 0;
+function making(store: Store, title: string): Patch {
+  const fields = event({ title });
+  const result = createEntry(store.getSnapshot().state, fields, {
+    ...context(),
+    newId: () => `made-${++ids}`,
+  });
+  if (isRefused(result)) throw new Error(result.refused);
+  return result;
+}
+
+const titles = (store: Store) =>
+  [...store.getSnapshot().state.entries.values()].map(({ title }) => title).sort();
+const shown = async (store: Store) => {
+  const query = {
+    firstDay: 20_886,
+    endDay: 20_887,
+    zone: FENNICK,
+    hiddenCalendarIds: [],
+    workingPattern: initialSettings(FENNICK).workingPattern,
+  };
+  return (await store.engine.days(query)).occurrences.map(({ title }) => title).sort();
+};
+
+test('what was committed is there after opening again, in the state and in the engine', async () => {
+  const database = freshDatabase();
+  const store = await open(database);
+  expect(store.isNew).toBe(true);
+  await store.commit(begin, 'quiet');
+  await store.commit(making(store, 'Works round'));
+  await store.commit(making(store, 'Rota check'));
+  const again = await open(database);
+  expect(again.isNew).toBe(false);
+  expect(titles(again)).toEqual(['Rota check', 'Works round']);
+  expect(await shown(again)).toEqual(['Rota check', 'Works round']);
+});
+
+test('undo and redo reach back over a reload, for the last fifty changes', async () => {
+  const database = freshDatabase();
+  const store = await open(database);
+  await store.commit(begin, 'quiet');
+  for (let number = 1; number <= KEPT_COMMITS + 5; number++)
+    await store.commit(making(store, `entry ${number}`));
+  store.undo();
+  await store.settled();
+  const again = await open(database);
+  expect(again.getSnapshot().state.entries.size).toBe(KEPT_COMMITS + 4);
+  again.redo();
+  let undone = 0;
+  while (again.undo()) undone++;
+  await again.settled();
+  expect(undone).toBe(KEPT_COMMITS - 1);
+  expect(await shown(again)).toHaveLength(6);
+});
+
+/** A database that fails or dies at a given write. */
+function interrupted(database: Database, at: keyof Database, how: () => Promise<never>): Database {
+  return { ...wrap(database), [at]: how };
+}
+const wrap = (database: Database): Database => ({
+  getItem: (key) => database.getItem(key),
+  getMany: (keys) => database.getMany(keys),
+  getAllKeys: () => database.getAllKeys(),
+  setItem: (key, value) => database.setItem(key, value),
+  setMany: (entries) => database.setMany(entries),
+  removeItem: (key) => database.removeItem(key),
+  removeMany: (keys) => database.removeMany(keys),
+});
+
+test('a tab that dies between the journal and the records has lost nothing', async () => {
+  const database = freshDatabase();
+  await (await open(database)).commit(begin, 'quiet');
+  const dying = await open(interrupted(database, 'setMany', () => new Promise<never>(() => undefined)));
+  void dying.commit(making(dying, 'Buoy log'));
+  while (!(await database.getItem('journal'))) await Promise.resolve();
+  const again = await open(database);
+  expect(titles(again)).toEqual(['Buoy log']);
+  expect(await shown(again)).toEqual(['Buoy log']);
+  expect(await database.getItem('journal')).toBeNull();
+  expect(again.undo()?.summary.what).toBe('entry-made');
+});
+
+test('a change that does not fit is taken back as a whole and said, and what was before is intact', async () => {
+  const database = freshDatabase();
+  const first = await open(database);
+  await first.commit(begin, 'quiet');
+  await first.commit(making(first, 'Works round'));
+  const full = await open(
+    interrupted(database, 'setMany', () => Promise.reject(new Error('QuotaExceededError: full'))),
+  );
+  const failures: string[] = [];
+  full.onFailure((failure) => failures.push(failure));
+  expect(await full.commit(making(full, 'too much'))).toBe(false);
+  expect(failures).toEqual(['storage-full']);
+  expect(titles(full)).toEqual(['Works round']);
+  expect(await shown(full)).toEqual(['Works round']);
+  expect(titles(await open(database))).toEqual(['Works round']);
+  expect(full.getSnapshot().history.done).toHaveLength(1);
+});
+
+test('tabs follow each other, and two changes at the same time are both kept', async () => {
+  const database = freshDatabase();
+  const member = localTabs();
+  const first = await open(database, member());
+  await first.commit(begin, 'quiet');
+  const second = await open(database, member());
+  await Promise.all([first.commit(making(first, 'from one')), second.commit(making(second, 'from two'))]);
+  await Promise.all([first.settled(), second.settled()]);
+  await second.commit(making(second, 'third'));
+  await first.settled();
+  for (const store of [first, second, await open(database)]) {
+    expect(titles(store)).toEqual(['from one', 'from two', 'third']);
+    expect(await shown(store)).toEqual(['from one', 'from two', 'third']);
+  }
+});
+
+test('a tab that was away for long reads everything anew', async () => {
+  const database = freshDatabase();
+  const member = localTabs();
+  const first = await open(database, member());
+  await first.commit(begin, 'quiet');
+  const sleeper = await open(database, { ...member(), listen: () => () => undefined });
+  for (let number = 0; number < KEPT_COMMITS + 3; number++)
+    await first.commit(making(first, `entry ${number}`));
+  await sleeper.commit(making(sleeper, 'awake'));
+  expect(sleeper.getSnapshot().state.entries.size).toBe(KEPT_COMMITS + 4);
+  expect(titles(await open(database))).toEqual(titles(sleeper));
+});
+
+test('a record that can’t be read is put aside, and the rest opens', async () => {
+  const database = freshDatabase();
+  const store = await open(database);
+  await store.commit(begin, 'quiet');
+  await store.commit(making(store, 'good'));
+  await store.commit(making(store, 'bad'));
+  for (const key of await database.getAllKeys()) {
+    const text = (await database.getItem(key))!;
+    if (key.startsWith('entries/')) await database.setItem(key, text.replace('"title":"bad"', '"title":7'));
+  }
+  const again = await open(database);
+  expect(titles(again)).toEqual(['good']);
+  expect(again.setAside).toHaveLength(1);
+  expect(await database.getItem(again.setAside[0]!.key)).toContain('"title":7');
+  const third = await open(database);
+  expect(third.setAside).toEqual([]);
+  expect(titles(third)).toEqual(['good']);
+});
+
+test('data of a later version is not touched', async () => {
+  const database = freshDatabase();
+  await database.setItem('meta', JSON.stringify({ schemaVersion: 2, revision: 9 }));
+  await expect(open(database)).rejects.toThrow(NewerDataError);
+});
+
+test('an empty patch is no change', async () => {
+  const store = await open(freshDatabase());
+  expect(await store.commit({ ...begin, changes: [] })).toBe(true);
+  expect(store.getSnapshot().version).toBe(1);
+  expect(stateWith().calendars.size).toBe(2);
+});
