@@ -36,7 +36,7 @@ module.exports = defineConfig([
     },
   },
   {
-    files: ['*.config.js', 'tools/*.mjs', 'test/**'],
+    files: ['*.config.js', 'tools/*.mjs', 'testing/**'],
     languageOptions: {
       globals: {
         module: 'readonly',

@@ -5,6 +5,8 @@
 const ignore = ['/node_modules/', '/dist/', '/e2e/'];
 const alias = {
   '^@/(.*)$': '<rootDir>/src/$1',
+  // Jest 29 does not follow the package's pattern of entry points.
+  '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
   '^@react-native-async-storage/async-storage$':
     '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
 };
@@ -24,7 +26,7 @@ module.exports = {
       ],
       testPathIgnorePatterns: ignore,
       moduleNameMapper: alias,
-      setupFiles: ['<rootDir>/test/temporal.js'],
+      setupFiles: ['<rootDir>/testing/temporal.js'],
       transform: {
         '\\.[jt]sx?$': [
           'babel-jest',
@@ -39,7 +41,7 @@ module.exports = {
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
       testPathIgnorePatterns: ignore,
       moduleNameMapper: alias,
-      setupFiles: ['<rootDir>/test/temporal.js', '<rootDir>/test/browser.js'],
+      setupFiles: ['<rootDir>/testing/temporal.js', '<rootDir>/testing/browser.js'],
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|chrono-node|comlink))',
       ],

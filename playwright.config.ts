@@ -19,7 +19,7 @@ export const launchOptions = {
 
 export default defineConfig({
   testDir: 'e2e',
-  outputDir: 'test-results',
+  outputDir: 'test-results/browser',
   workers: 2,
   fullyParallel: true,
   forbidOnly: !!process.env.CI,

@@ -1,7 +1,7 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { createEntry, isRefused } from '@/core/change/entryChanges';
 import type { Patch } from '@/core/change/patch';
-import { calendar, context, event, FENNICK, stateWith } from '../../test/samples';
+import { calendar, context, event, FENNICK, stateWith } from '../../testing/samples';
 import { initialSettings } from '@/core/model/settings';
 import { localEngine } from '@/engine/client';
 import type { Database } from './database';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { OccurrenceIndex } from '../schedule/occurrenceIndex';
-import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../test/samples';
+import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
 import type { State } from '../model/state';
 import { moveToCalendar, shiftByDays } from './batchChanges';
 import { clearOldBin, restoreFromBin } from './binChanges';

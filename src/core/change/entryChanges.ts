@@ -47,6 +47,13 @@ export function createEvent(fields: EventFields, context: ChangeContext): Calend
   };
 }
 
+/** An event with other fields. What it is (its ids, its series, what a file held beyond the model) stays. */
+function withFields(event: CalendarEvent, fields: Partial<EventFields>): CalendarEvent {
+  const { kind, id, uid, created, sequence, seriesId, recurrenceId, preserved, modified } = event;
+  const identity = { kind, id, uid, created, modified, sequence, seriesId, recurrenceId, preserved };
+  return { ...event, ...fields, ...identity };
+}
+
 /** Makes an event. */
 export function createEntry(state: State, fields: EventFields, context: ChangeContext): ChangeResult {
   if (!state.calendars.has(fields.calendarId)) return { refused: 'calendar-missing' };
@@ -128,8 +135,7 @@ export function changeEntry(
     scope,
     (event) => {
       const { recurrence, ...rest } = fields;
-      const single = { ...event, ...rest };
-      return event.seriesId === undefined ? { ...single, recurrence } : single;
+      return withFields(event, event.seriesId === undefined ? { ...rest, recurrence } : rest);
     },
     (series) => {
       if (!shown) return series;
@@ -146,16 +152,11 @@ export function changeEntry(
         fields.start.kind === 'zoned'
           ? atInstant(fields.end, instantOf(start, context.zone) + length, context.zone)
           : atWall(fields.end, wallOf(start) + wallOf(fields.end) - wallOf(fields.start));
-      return {
-        ...moved,
-        ...fields,
-        start,
-        end,
-        recurrence:
-          ruleEdited && fields.recurrence && moved.recurrence
-            ? { ...moved.recurrence, rules: fields.recurrence.rules }
-            : fields.recurrence && moved.recurrence,
-      };
+      const recurrence =
+        ruleEdited && fields.recurrence && moved.recurrence
+          ? { ...moved.recurrence, rules: fields.recurrence.rules }
+          : fields.recurrence && moved.recurrence;
+      return withFields(moved, { ...fields, start, end, recurrence });
     },
     context,
   );

@@ -47,8 +47,9 @@ function findHourRange(text: string): WhenSaid | undefined {
     time += 12 * HOUR;
     endTime += 12 * HOUR;
   }
-  if (endTime <= time && endTime < 12 * HOUR && !toHalf) endTime += 12 * HOUR;
-  if (endTime <= time || endTime > DAY) return undefined;
+  // "9 to 1" ends at one in the afternoon; "22:00 to 2:00" ends on the next day.
+  if (endTime <= time && time < 12 * HOUR && !toHalf) endTime += 12 * HOUR;
+  if (endTime === time || endTime > DAY) return undefined;
   return { time, endTime, spans: [{ from: match.index, to: match.index + whole.length }] };
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DAY, localString, parseLocal } from '../time/civil';
-import { oracleDates } from '../../../test/recurrenceOracle';
-import { event, series, zoned, date, FENNICK } from '../../../test/samples';
+import { oracleDates } from '../../../testing/recurrenceOracle';
+import { event, series, zoned, date, FENNICK } from '../../../testing/samples';
 import { choiceOfRule, ruleOfChoice } from './choices';
 import { expandRule } from './expandRule';
 import { formatRule, parseRule, RecurrenceRuleError } from './rule';

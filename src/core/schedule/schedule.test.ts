@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { date, event, FENNICK, series, zoned } from '../../../test/samples';
+import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import { dueReminders } from '../reminders/dueReminders';
 import { standardWorkingPattern } from '../model/settings';
 import { DAY, parseDate } from '../time/civil';

@@ -51,7 +51,7 @@ export function calendarColours(colour: string, neutrals: NeutralColours): Calen
   const tint = isLight ? card.mix(base.saturate(0.4).lighten(0.5), 0.22) : card.mix(base, 0.3);
   const tones = {
     band: band.hex(),
-    onBand: band.contrast(Color('#FFFFFF')) >= 4.5 ? '#FFFFFF' : '#101613',
+    onBand: band.contrast(Color('#FFFFFF')) >= 4.5 ? '#FFFFFF' : '#000000',
     tint: tint.hex(),
     ink: towards(
       isLight ? base.darken(0.25) : base.lighten(0.8),

@@ -43,7 +43,8 @@ export function writeTimezone(zone: string, first: number, last: number): string
     ...[...observances.values()].flatMap(({ name, from, to, onsets }) => [
       `BEGIN:${name}`,
       `DTSTART:${onsets[0]}`,
-      ...onsets.slice(1).map((onset) => `RDATE:${onset}`),
+      // Some readers leave DTSTART out where there are further dates, so it stands among them.
+      ...(onsets.length > 1 ? onsets.map((onset) => `RDATE:${onset}`) : []),
       `TZOFFSETFROM:${offsetString(from, '')}`,
       `TZOFFSETTO:${offsetString(to, '')}`,
       `END:${name}`,

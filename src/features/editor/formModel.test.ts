@@ -1,0 +1,79 @@
+import { blankFields } from '@/core/change/entryChanges';
+import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
+import { endAfterStart, EventForm, fieldsOfForm, FLOATING, formOfFields } from './formModel';
+
+test.each([
+  [
+    'a timed event',
+    event({
+      categories: ['glass', 'orders'],
+      reminders: [{ minutesBefore: 15 }],
+      url: 'https://fennick.example',
+    }),
+  ],
+  ['whole days', event({ start: date('2027-03-09'), end: date('2027-03-11') })],
+  [
+    'a floating time',
+    event({
+      start: { kind: 'floating', local: '2027-03-09T09:00:00' },
+      end: { kind: 'floating', local: '2027-03-09T10:00:00' },
+    }),
+  ],
+  [
+    'a flight',
+    event({ start: zoned('2027-03-18T13:15'), end: zoned('2027-03-18T17:25', 'America/Halifax') }),
+  ],
+  ['a series', series('FREQ=WEEKLY;INTERVAL=2;UNTIL=20270629T130000Z')],
+  ['a series with a rule of its own', series('FREQ=MONTHLY;BYDAY=2TU')],
+])('a form that nobody touches changes nothing: %s', (_, fields) => {
+  const form = formOfFields(fields, FENNICK);
+  expect(EventForm.safeParse(form).success).toBe(true);
+  expect(fieldsOfForm(form, fields)).toEqual({ ...fields, recurrence: fields.recurrence });
+});
+
+const form = formOfFields(
+  blankFields('meetings', zoned('2027-03-09T14:00'), zoned('2027-03-09T15:00')),
+  FENNICK,
+);
+const problems = (changes: Partial<EventForm>) => {
+  const result = EventForm.safeParse({ ...form, ...changes });
+  return result.success ? [] : result.error.issues.map((issue) => issue.path.join('.'));
+};
+
+test('each problem is said at its field', () => {
+  expect(problems({ endTime: '13:00' })).toEqual(['endTime']);
+  expect(problems({ endDate: '2027-03-08' })).toEqual(['endDate']);
+  expect(problems({ startDate: '2027-02-31' })).toContain('startDate');
+  expect(problems({ url: 'fennick' })).toEqual(['url']);
+  expect(problems({ zone: 'Europe/Nowhere' })).toContain('zone');
+  expect(problems({ repeat: 'WEEKLY', weekdays: [] })).toEqual(['weekdays']);
+  expect(problems({ repeat: 'DAILY', interval: '0' })).toEqual(['interval']);
+  expect(problems({ repeat: 'DAILY', ends: 'until', until: '2027-03-01' })).toEqual(['until']);
+});
+
+test('a flight lands earlier by the clock than it took off, and that is no problem', () => {
+  expect(problems({ startTime: '13:00', endTime: '12:00', endZone: 'America/Halifax' })).toEqual([]);
+});
+
+test('a form says a repeat, whole days and no zone', () => {
+  const before = blankFields('meetings', zoned('2027-03-09T14:00'), zoned('2027-03-09T15:00'));
+  const fields = fieldsOfForm(
+    { ...form, repeat: 'WEEKLY', weekdays: [4, 2], ends: 'count', count: '10' },
+    before,
+  );
+  expect(fields.recurrence?.rules).toEqual(['FREQ=WEEKLY;COUNT=10;BYDAY=TU,TH']);
+  expect(fieldsOfForm({ ...form, allDay: true, endDate: '2027-03-10' }, before).end).toEqual(
+    date('2027-03-11'),
+  );
+  expect(fieldsOfForm({ ...form, zone: FLOATING }, before).start).toEqual({
+    kind: 'floating',
+    local: '2027-03-09T14:00:00',
+  });
+});
+
+test('the end follows the start and keeps the length', () => {
+  expect(endAfterStart(form, { startDate: '2027-03-09', startTime: '23:30' })).toEqual({
+    endDate: '2027-03-10',
+    endTime: '00:30',
+  });
+});
