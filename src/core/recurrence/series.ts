@@ -32,6 +32,7 @@ export class Series {
   private readonly dates: readonly EventTime[];
   private readonly exceptions: readonly EventTime[];
   private readonly exactLengthByZone = new Map<string, number>();
+  private readonly lastWallByZone = new Map<string, number>();
   /** The occurrences of a counted rule, walked once. */
   private readonly countedWalls = new Map<CompiledRule, number[]>();
 
@@ -64,7 +65,12 @@ export class Series {
     const zone = zoneOf(this.event.start, viewZone);
     const length = this.length(viewZone);
     const wallWindow = { start: window.start - Math.max(0, length) - 2 * DAY, end: window.end + 2 * DAY };
-    if (wallWindow.end <= this.startWall && this.dates.length === 0) return [];
+    // Most series have ended, or not begun, in most windows.
+    if (
+      this.dates.length === 0 &&
+      (wallWindow.end <= this.startWall || this.lastWall(zone) < wallWindow.start)
+    )
+      return [];
     const walls = this.wallsBetween(wallWindow, zone);
     const result: SeriesDate[] = [];
     for (const wall of walls) {
@@ -93,6 +99,20 @@ export class Series {
     });
   }
 
+  /** A wall time after which the rules make no more dates: UNTIL, or the last of COUNT. */
+  private lastWall(zone: string): number {
+    const known = this.lastWallByZone.get(zone);
+    if (known !== undefined) return known;
+    const lasts = this.rules.map((compiled) =>
+      compiled.rule.count === undefined
+        ? this.untilWall(compiled.until, zone)
+        : (this.counted(compiled, zone).at(-1) ?? this.startWall),
+    );
+    const last = Math.max(this.startWall, ...lasts);
+    this.lastWallByZone.set(zone, last);
+    return last;
+  }
+
   private wallsBetween(window: WallRange, zone: string): number[] {
     let walls: number[] = [];
     for (const compiled of this.rules) walls.push(...this.ruleWalls(compiled, window, zone));
@@ -105,14 +125,19 @@ export class Series {
   }
 
   private ruleWalls(compiled: CompiledRule, window: WallRange, zone: string): number[] {
-    const until = this.untilWall(compiled.until, zone);
-    if (compiled.rule.count === undefined) return expandRule(compiled.rule, this.startWall, window, until);
+    if (compiled.rule.count === undefined)
+      return expandRule(compiled.rule, this.startWall, window, this.untilWall(compiled.until, zone));
+    return this.counted(compiled, zone).filter((wall) => wall >= window.start && wall < window.end);
+  }
+
+  private counted(compiled: CompiledRule, zone: string): number[] {
     let counted = this.countedWalls.get(compiled);
     if (!counted) {
-      counted = expandRule(compiled.rule, this.startWall, { start: this.startWall, end: LAST_WALL }, until);
+      const all = { start: this.startWall, end: LAST_WALL };
+      counted = expandRule(compiled.rule, this.startWall, all, this.untilWall(compiled.until, zone));
       this.countedWalls.set(compiled, counted);
     }
-    return counted.filter((wall) => wall >= window.start && wall < window.end);
+    return counted;
   }
 
   /** UNTIL on the wall clock of the start (RFC 5545 3.3.10); a date allows the whole of its day. */

@@ -1,0 +1,75 @@
+import 'temporal-polyfill/global';
+import { makeLarge } from '../demo/makeLarge';
+import { layoutDay } from '@/core/layout/hours';
+import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
+import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
+import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { parseDate } from '@/core/time/civil';
+
+/** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
+const ZONE = 'Europe/Lisbon';
+const today = parseDate('2027-03-09');
+const rows: { what: string; result: string }[] = [];
+
+function measure(what: string, runs: number, task: (run: number) => unknown): void {
+  const times: number[] = [];
+  for (let run = 0; run < runs; run++) {
+    const start = performance.now();
+    task(run);
+    times.push(performance.now() - start);
+  }
+  times.sort((a, b) => a - b);
+  const at = (share: number) =>
+    times[Math.min(times.length - 1, Math.floor(times.length * share))]!.toFixed(1);
+  rows.push({
+    what,
+    result: runs === 1 ? `${at(0)} ms` : `median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms`,
+  });
+}
+
+async function main(): Promise<void> {
+  const { entries } = makeLarge();
+  const series = entries.filter((entry) => entry.recurrence);
+  console.log(`large set: ${entries.length} entries, ${series.length} of them series`);
+  const all = new OccurrenceIndex();
+  const onlySeries = new OccurrenceIndex();
+  measure('build the index', 1, () => all.load(entries));
+  onlySeries.load(series);
+  const week = (run: number) => dayWindow(today + 7 * run - 350, today + 7 * run - 343, ZONE);
+  measure('expand all series, first week', 1, () => onlySeries.between(week(50), ZONE));
+  measure('expand all series over a week, 100 weeks', 100, (run) => onlySeries.between(week(run), ZONE));
+  measure('expand all series over a year', 5, (run) =>
+    onlySeries.between(dayWindow(today - 400 + run * 50, today - 35 + run * 50, ZONE), ZONE),
+  );
+  measure('all occurrences of a week, 100 weeks', 100, (run) => all.between(week(run), ZONE));
+  const occurrences = all.between(week(50), ZONE);
+  const scale = {
+    from: 480,
+    to: 1080,
+    foldedBefore: true,
+    foldedAfter: true,
+    hourHeight: 46,
+    foldHeight: 28,
+  };
+  measure(`lay out a week of ${occurrences.length} occurrences`, 50, () => {
+    for (let day = today - 1; day < today + 6; day++) layoutDay(occurrences, day, scale);
+  });
+  const ten = entries.slice(0, 10_000);
+  let text = '';
+  measure('write 10,000 events as iCalendar', 1, () => (text = writeCalendarFile(ten)));
+  let id = 0;
+  const start = performance.now();
+  const file = await readCalendarFile(text, {
+    zone: ZONE,
+    now: Date.UTC(2027, 2, 9),
+    newId: () => String(++id),
+  });
+  rows.push({
+    what: `read ${file.events.length} events (${(text.length / 1e6).toFixed(1)} MB)`,
+    result: `${(performance.now() - start).toFixed(0)} ms`,
+  });
+  const width = Math.max(...rows.map(({ what }) => what.length));
+  for (const { what, result } of rows) console.log(`${what.padEnd(width)}  ${result}`);
+}
+
+void main();

@@ -1,0 +1,157 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { chromium, type Page } from '@playwright/test';
+import { launchOptions } from '../playwright.config';
+
+/** Measures the built application in Chromium, on the demo and on the large set, and prints a table. */
+const PORT = 4390;
+const STEPS = 24;
+
+const percentile = (times: number[], share: number): string => {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted.length === 0
+    ? '–'
+    : sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!.toFixed(0);
+};
+const both = (times: number[]): string =>
+  `median ${percentile(times, 0.5)}, 95th ${percentile(times, 0.95)} ms`;
+
+/** From a press to the frame after the title and the cards have changed. */
+async function timePresses(page: Page, label: string, count: number): Promise<number[]> {
+  return page.evaluate(
+    async ([name, times]) => {
+      const found: number[] = [];
+      for (let press = 0; press < times; press++) {
+        const button = [
+          ...document.querySelectorAll<HTMLElement>('[role="button"], [role="radio"], button'),
+        ].find(
+          (element) =>
+            element.getAttribute('aria-label') ===
+            (name.includes('|') ? name.split('|')[press % name.split('|').length] : name),
+        )!;
+        const hours = document.querySelector('[data-testid="hours"]')!;
+        const start = performance.now();
+        // Painted once nothing of the view has changed for two frames.
+        await new Promise<void>((resolve) => {
+          let last = start;
+          let frames = 0;
+          const observer = new MutationObserver(() => {
+            last = performance.now();
+            frames = 0;
+          });
+          observer.observe(hours, { subtree: true, childList: true, attributes: true, characterData: true });
+          button.click();
+          const frame = () => {
+            frames++;
+            if (frames >= 12 && last > start) {
+              observer.disconnect();
+              found.push(last - start);
+              resolve();
+            } else if (performance.now() - start > 3000) {
+              observer.disconnect();
+              resolve();
+            } else requestAnimationFrame(frame);
+          };
+          requestAnimationFrame(frame);
+        });
+        await new Promise((resolve) => setTimeout(resolve, 150));
+      }
+      return found;
+    },
+    [label, count] as const,
+  );
+}
+
+/** The lengths of frames while a card is dragged about. */
+async function timeDrag(page: Page): Promise<number[]> {
+  const box = (await page.getByTestId('card').first().boundingBox())!;
+  await page.mouse.move(box.x + 30, box.y + 9);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 40, box.y + 20);
+  await page.evaluate(() => {
+    const store = window as unknown as { frames: number[]; go: boolean };
+    store.frames = [];
+    store.go = true;
+    let last = performance.now();
+    const frame = () => {
+      const now = performance.now();
+      store.frames.push(now - last);
+      last = now;
+      if (store.go) requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
+  });
+  for (let move = 0; move < 60; move++)
+    await page.mouse.move(box.x + 40 + (move % 30) * 15, box.y + 40 + (move % 20) * 14);
+  const frames = await page.evaluate(() => {
+    const store = window as unknown as { frames: number[]; go: boolean };
+    store.go = false;
+    return store.frames;
+  });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  return frames.slice(2);
+}
+
+async function measureSet(name: string, parameters: string[], port: number): Promise<void> {
+  const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', String(port), ...parameters], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await once(server.stdout, 'data');
+  const browser = await chromium.launch(launchOptions);
+  try {
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      timezoneId: 'Europe/Lisbon',
+    });
+    const page = await context.newPage();
+    const open = async (): Promise<number> => {
+      const start = performance.now();
+      await page.goto(`http://127.0.0.1:${port}/`);
+      await page.getByTestId('card').first().waitFor();
+      return performance.now() - start;
+    };
+    console.log(`\n${name}`);
+    console.log(`  first visit, with the data fetched and kept   ${(await open()).toFixed(0)} ms`);
+    await page.waitForTimeout(3000);
+    const starts = [];
+    for (let visit = 0; visit < 3; visit++) starts.push(await open());
+    console.log(`  start to usable, warm                         median ${percentile(starts, 0.5)} ms`);
+    await page.locator('html[data-loaded=all]').waitFor();
+    console.log(
+      `  step to the next week, press to painted       ${both(await timePresses(page, 'Step forward', STEPS))}`,
+    );
+    console.log(
+      `  switch the view, press to painted             ${both(await timePresses(page, 'Week|Workdays|Day', STEPS))}`,
+    );
+    await page.getByRole('button', { name: 'Today' }).click();
+    await page.getByRole('radio', { name: 'Workdays' }).click();
+    await page.waitForTimeout(500);
+    console.log(`  a frame while dragging                        ${both(await timeDrag(page))}`);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+async function main(): Promise<void> {
+  const folder = 'dist/_expo/static/js/web';
+  const sizes = readdirSync(folder).map((file) => ({
+    file,
+    gzip: gzipSync(readFileSync(`${folder}/${file}`)).length / 1000,
+  }));
+  const first = sizes.filter(({ file }) => /^(entry|__common|__expo-metro-runtime|engine-)/.test(file));
+  console.log(
+    'script before the first view, gzip:',
+    `${first.reduce((sum, { gzip }) => sum + gzip, 0).toFixed(0)} kB`,
+  );
+  for (const { file, gzip } of sizes)
+    console.log(`  ${file.replace(/-[0-9a-f]{32}/, '').padEnd(28)} ${gzip.toFixed(0)} kB`);
+  await measureSet('demo', [], PORT);
+  await measureSet('large set', ['--large'], PORT + 1);
+}
+
+void main();
