@@ -1,8 +1,8 @@
 module.exports = function (api) {
-  const production = api.env('production');
+  const test = api.env('test');
   return {
     presets: ['babel-preset-expo'],
     // Paper's own plugin turns `import { Button } from 'react-native-paper'` into the single component's file.
-    plugins: production ? ['react-native-paper/babel'] : [],
+    plugins: test ? [] : ['react-native-paper/babel'],
   };
 };

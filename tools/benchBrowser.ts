@@ -108,6 +108,8 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
       timezoneId: 'Europe/Lisbon',
     });
     const page = await context.newPage();
+    // The runner names functions by a helper that the page does not have.
+    await page.addInitScript('globalThis.__name = (value) => value');
     const open = async (): Promise<number> => {
       const start = performance.now();
       await page.goto(`http://127.0.0.1:${port}/`);

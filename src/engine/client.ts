@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
-import { Engine } from './engine';
+import type { Engine } from './engine';
+import type { Files } from './files';
 
 type Asked<Method> = Method extends (...parameters: infer Parameters) => infer Result
   ? (...parameters: Parameters) => Promise<Awaited<Result>>
@@ -7,32 +8,39 @@ type Asked<Method> = Method extends (...parameters: infer Parameters) => infer R
 
 /** The engine as the store sees it, wherever it runs. */
 export type EngineClient = { [Name in keyof Engine]: Asked<Engine[Name]> };
+/** Files as the interface sees them. */
+export type FilesClient = { [Name in keyof Files]: Asked<Files[Name]> };
+
+const hasTemporal = (): boolean => 'Temporal' in globalThis;
 
 /** The engine in a worker of its own. Metro finds a worker by exactly this form of its address. */
 export function workerEngine(): EngineClient {
-  const worker =
-    'Temporal' in globalThis
+  const remote = Comlink.wrap<Engine>(
+    hasTemporal()
       ? new Worker(new URL('./engine.worker', import.meta.url))
-      : new Worker(new URL('./enginePolyfilled.worker', import.meta.url));
-  const remote = Comlink.wrap<Engine>(worker);
+      : new Worker(new URL('./enginePolyfilled.worker', import.meta.url)),
+  );
   return {
     load: (chunks) => remote.load(chunks as string[]),
     apply: (patch) => remote.apply(patch),
     days: (query) => remote.days(query),
     reminders: (from, to, zone) => remote.reminders(from, to, zone),
-    readFile: (bytes, options, onProgress) => remote.readFile(bytes, options, Comlink.proxy(onProgress)),
-    writeFile: (calendar) => remote.writeFile(calendar),
   };
 }
 
-/** The same engine on this thread: for tests, and where there are no workers. */
-export function localEngine(engine = new Engine()): EngineClient {
-  return {
-    load: async (chunks) => engine.load(chunks),
-    apply: async (patch) => engine.apply(patch),
-    days: async (query) => engine.days(query),
-    reminders: async (from, to, zone) => engine.reminders(from, to, zone),
-    readFile: async (bytes, options, onProgress) => engine.readFile(bytes, options, onProgress),
-    writeFile: async (calendar) => engine.writeFile(calendar),
+let files: FilesClient | undefined;
+
+/** Reading and writing of files, in a worker that starts when it is first asked for. */
+export function workerFiles(): FilesClient {
+  if (files) return files;
+  const remote = Comlink.wrap<Files>(
+    hasTemporal()
+      ? new Worker(new URL('./files.worker', import.meta.url))
+      : new Worker(new URL('./filesPolyfilled.worker', import.meta.url)),
+  );
+  files = {
+    read: (bytes, options, onProgress) => remote.read(bytes, options, Comlink.proxy(onProgress)),
+    write: (events, calendar) => remote.write(events, calendar),
   };
+  return files;
 }

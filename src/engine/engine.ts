@@ -1,10 +1,5 @@
 import type { Patch } from '@/core/change/patch';
-import { readCalendarFile, type CalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
-import { fileText } from '@/core/interchange/icalendar/fileText';
-import { FileError, type FileRefusal } from '@/core/interchange/icalendar/problems';
-import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
-import type { Calendar } from '@/core/model/calendar';
-import { Entry } from '@/core/model/entry';
+import type { Entry } from '@/core/model/entry';
 import type { WorkingPattern } from '@/core/model/settings';
 import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
@@ -28,8 +23,6 @@ export interface DaysAnswer {
   /** Minutes that each calendar takes, hidden ones too. */
   readonly calendarMinutes: Readonly<Record<string, number>>;
 }
-
-export type ReadFileResult = { file: CalendarFile } | { refused: FileRefusal };
 
 /** Holds the entries and their index, and answers questions about them; it never changes data itself. */
 export class Engine {
@@ -68,35 +61,4 @@ export class Engine {
   reminders(from: number, to: number, zone: string): DueReminder[] {
     return dueReminders(this.index, from, to, zone);
   }
-
-  /** Reads a calendar file's bytes. `onProgress` answers whether to go on. */
-  async readFile(
-    bytes: Uint8Array,
-    options: { zone: string; now: number },
-    onProgress: (done: number, total: number) => Promise<boolean>,
-  ): Promise<ReadFileResult | { cancelled: true }> {
-    try {
-      const file = await readCalendarFile(fileText(bytes), {
-        ...options,
-        newId: () => crypto.randomUUID(),
-        onProgress: async (done, total) => {
-          if (!(await onProgress(done, total))) throw new Cancelled();
-        },
-      });
-      const events = file.events.map((event) => Entry.parse(event));
-      return { file: { ...file, events } };
-    } catch (error) {
-      if (error instanceof Cancelled) return { cancelled: true };
-      if (error instanceof FileError) return { refused: error.reason };
-      throw error;
-    }
-  }
-
-  /** Writes the entries of one calendar, or of all, as an iCalendar file. */
-  writeFile(calendar: Calendar | undefined): string {
-    const events = [...this.index.all()].filter((event) => !calendar || event.calendarId === calendar.id);
-    return writeCalendarFile(events, calendar);
-  }
 }
-
-class Cancelled extends Error {}

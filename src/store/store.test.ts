@@ -3,7 +3,7 @@ import { createEntry, isRefused } from '@/core/change/entryChanges';
 import type { Patch } from '@/core/change/patch';
 import { calendar, context, event, FENNICK, stateWith } from '../../testing/samples';
 import { initialSettings } from '@/core/model/settings';
-import { localEngine } from '@/engine/client';
+import { localEngine } from '@/engine/localEngine';
 import type { Database } from './database';
 import { KEPT_COMMITS } from './journal';
 import { NewerDataError } from './load';

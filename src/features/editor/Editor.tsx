@@ -32,12 +32,13 @@ export function Editor() {
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
   const [refused, setRefused] = useState(0);
+  const focused = useRef(0);
   const { control, handleSubmit, setValue, formState } = useForm<EventForm>({
     defaultValues: formOfFields(before, homeZone),
     resolver: zodResolver(EventForm),
   });
   const form = useWatch({ control }) as EventForm;
-  const { isDirty } = formState;
+  const { isDirty, errors } = formState;
 
   useEffect(() => {
     if (EventForm.safeParse(form).success) workspace.editFields(fieldsOfForm(form, before));
@@ -53,11 +54,12 @@ export function Editor() {
 
   // The first field with a problem takes the focus, once its words stand beside it.
   useEffect(() => {
-    if (refused === 0) return;
+    if (refused === focused.current || Object.keys(errors).length === 0) return;
+    focused.current = refused;
     (box.current as unknown as HTMLElement | null)
       ?.querySelector<HTMLElement>('[aria-invalid="true"]')
       ?.focus();
-  }, [refused]);
+  }, [refused, errors]);
 
   const close = () => workspace.edit(null);
   const leave = () => {

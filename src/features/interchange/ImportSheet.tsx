@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { proposeColour, proposeMark } from '@/core/change/calendarChanges';
 import { importEntries } from '@/core/change/importEntries';
-import { type CalendarFile, spanOf } from '@/core/interchange/icalendar/readCalendarFile';
+import { type CalendarFile, spanOf } from '@/core/interchange/icalendar/calendarFile';
 import { DAY } from '@/core/time/civil';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore } from '@/store';

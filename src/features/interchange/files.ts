@@ -1,5 +1,18 @@
+import type { Calendar } from '@/core/model/calendar';
+import type { State } from '@/core/model/state';
+import { calendarFiles } from '@/store';
+
+/** Writes the entries of one calendar, or of all, to a file for the person. */
+export async function exportCalendar(state: State, calendar: Calendar | undefined): Promise<void> {
+  const events = [...state.entries.values()].filter((event) => !calendar || event.calendarId === calendar.id);
+  saveFile(
+    calendar ? fileNameOf(calendar.name) : 'orderly-week.ics',
+    await calendarFiles().write(events, calendar),
+  );
+}
+
 /** Hands a text to the person as a file. */
-export function saveFile(name: string, text: string, type = 'text/calendar;charset=utf-8'): void {
+function saveFile(name: string, text: string, type = 'text/calendar;charset=utf-8'): void {
   const address = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = address;
@@ -21,7 +34,7 @@ export function chooseFile(accept: string): Promise<File | undefined> {
 }
 
 /** A calendar's name as a file name. */
-export const fileNameOf = (name: string): string =>
+const fileNameOf = (name: string): string =>
   `${
     name
       .toLowerCase()

@@ -1,3 +1,3 @@
-export { chooseFile, fileNameOf, saveFile } from './files';
+export { chooseFile, exportCalendar } from './files';
 export { ImportHost } from './ImportHost';
 export { useImport } from './useImport';

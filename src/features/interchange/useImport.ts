@@ -1,8 +1,8 @@
 import { useMemo, useRef } from 'react';
 import { create } from 'zustand';
 import { LARGEST_FILE, type FileRefusal } from '@/core/interchange/icalendar/problems';
-import type { CalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
-import { useOpenStore, useSettings } from '@/store';
+import type { CalendarFile } from '@/core/interchange/icalendar/calendarFile';
+import { calendarFiles, useOpenStore, useSettings } from '@/store';
 
 /** How far an import has come. */
 export type ImportStep =
@@ -17,7 +17,7 @@ const setStep = (step: ImportStep): void => useImportStep.setState({ step });
 
 /** Reads a file in the engine, step by step; nothing changes until the person says where it goes. */
 export function useImport() {
-  const { store, clock } = useOpenStore();
+  const { clock } = useOpenStore();
   const { homeZone } = useSettings();
   const running = useRef(0);
   return useMemo(
@@ -29,7 +29,7 @@ export function useImport() {
           return setStep({ kind: 'refused', name: file.name, reason: 'too-large' });
         try {
           const bytes = new Uint8Array(await file.arrayBuffer());
-          const result = await store.engine.readFile(
+          const result = await calendarFiles().read(
             bytes,
             { zone: homeZone, now: clock() },
             async (done, total) => {
@@ -51,6 +51,6 @@ export function useImport() {
       saving: (name: string) => setStep({ kind: 'saving', name }),
       close: () => setStep({ kind: 'idle' }),
     }),
-    [store, clock, homeZone],
+    [clock, homeZone],
   );
 }

@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
-import { fileNameOf, saveFile } from '@/features/interchange';
+import { exportCalendar } from '@/features/interchange';
 import { useCommands } from '@/features/workspace';
-import { useCalendars, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { useCalendars, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
@@ -18,7 +18,6 @@ import { DeleteCalendarSheet } from './DeleteCalendarSheet';
 /** All calendars, with what can be done to each. */
 export function CalendarList() {
   const { colours } = useTheme();
-  const { store } = useOpenStore();
   const calendars = useCalendars();
   const { targetCalendarId } = useSettings();
   const state = useSnapshot((snapshot) => snapshot.state);
@@ -83,11 +82,7 @@ export function CalendarList() {
                 icon="download-outline"
                 iconOnly
                 label={`${words.calendars.export}: ${calendar.name}`}
-                onPress={() =>
-                  void store.engine
-                    .writeFile(calendar)
-                    .then((text) => saveFile(fileNameOf(calendar.name), text))
-                }
+                onPress={() => void exportCalendar(state, calendar)}
               />
               <Button
                 icon="delete-outline"

@@ -5,10 +5,10 @@ import { changeSettings } from '@/core/change/calendarChanges';
 import { startEmpty } from '@/core/change/startEmpty';
 import { parseDate } from '@/core/time/civil';
 import { allZones } from '@/core/time/zones';
-import { chooseFile, saveFile, useImport } from '@/features/interchange';
+import { chooseFile, exportCalendar, useImport } from '@/features/interchange';
 import { NotificationSetting } from '@/features/reminders';
 import { useCommands } from '@/features/workspace';
-import { useOpenStore, useSettings, useSnapshot } from '@/store';
+import { useSettings, useSnapshot } from '@/store';
 import { fullDayText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -21,7 +21,6 @@ const SHOWN_IN_BIN = 20;
 
 /** Files in and out, the home zone, the demo, and the bin. */
 export function DataSection() {
-  const { store } = useOpenStore();
   const { read } = useImport();
   const { commit, context } = useCommands();
   const settings = useSettings();
@@ -46,9 +45,7 @@ export function DataSection() {
           <Button
             icon="download-outline"
             label={words.data.exportAll}
-            onPress={() =>
-              void store.engine.writeFile(undefined).then((text) => saveFile('orderly-week.ics', text))
-            }
+            onPress={() => void exportCalendar(state, undefined)}
           />
         </View>
       </View>

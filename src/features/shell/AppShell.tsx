@@ -2,6 +2,7 @@ import { type ReactNode, useEffect } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { ImportHost } from '@/features/interchange';
 import { ReminderHost } from '@/features/reminders';
+import { calendarFiles } from '@/store';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
 import { KeysSheet } from './KeysSheet';
@@ -17,6 +18,7 @@ function usePreload(): void {
         import('@/features/editor'),
         import('@/features/setup'),
         import('@/core/entryline/parseEntryLine'),
+        calendarFiles().write([], undefined),
       ]).then(() => {
         document.documentElement.dataset.loaded = 'all';
       });

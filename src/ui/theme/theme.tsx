@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { useColorScheme } from 'react-native';
-import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider } from 'react-native-paper';
+import { configureFonts, PaperProvider } from 'react-native-paper';
+import { MD3DarkTheme, MD3LightTheme } from 'react-native-paper/lib/module/styles/themes';
 import { AppIcon } from '../icons/AppIcon';
 import { calendarColours, type CalendarColours } from './calendarColours';
 import { corner, darkColours, fontFamilies, lightColours, type NeutralColours } from './tokens';

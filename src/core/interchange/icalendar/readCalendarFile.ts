@@ -1,17 +1,10 @@
 import type { CalendarEvent } from '../../model/entry';
-import { wallOf, zoneOf } from '../../time/eventTime';
 import { civilDate, DAY } from '../../time/civil';
 import { componentTree, contentLines } from './fileText';
+import type { CalendarFile } from './calendarFile';
 import type { ReadProblem } from './problems';
 import { readEvent } from './readEvent';
 import { zoneFinder } from './zoneNames';
-
-/** What a calendar file holds. The events name no calendar of ours yet. */
-export interface CalendarFile {
-  readonly name: string | undefined;
-  readonly events: readonly CalendarEvent[];
-  readonly problems: readonly ReadProblem[];
-}
 
 export interface ReadOptions {
   readonly zone: string;
@@ -79,23 +72,3 @@ function onceEach(problems: readonly ReadProblem[]): ReadProblem[] {
     return said.has(key) ? false : said.add(key);
   });
 }
-
-/** The first and last wall time of a file's events, for its preview; undefined for an empty file. */
-export function spanOf(events: readonly CalendarEvent[]): { first: number; last: number } | undefined {
-  if (events.length === 0) return undefined;
-  const walls = events.map((event) => wallOf(event.start));
-  return {
-    first: walls.reduce((a, b) => Math.min(a, b)),
-    last: walls.reduce((a, b) => Math.max(a, b)),
-  };
-}
-
-/** The zones that a file's events are in. */
-export const zonesOf = (events: readonly CalendarEvent[]): string[] =>
-  [
-    ...new Set(
-      events.flatMap((event) =>
-        [event.start, event.end].map((time) => (time.kind === 'zoned' ? zoneOf(time, time.zone) : '')),
-      ),
-    ),
-  ].filter(Boolean);

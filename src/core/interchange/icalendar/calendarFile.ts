@@ -1,0 +1,20 @@
+import type { CalendarEvent } from '../../model/entry';
+import { wallOf } from '../../time/eventTime';
+import type { ReadProblem } from './problems';
+
+/** What a calendar file holds. The events name no calendar of ours yet. */
+export interface CalendarFile {
+  readonly name: string | undefined;
+  readonly events: readonly CalendarEvent[];
+  readonly problems: readonly ReadProblem[];
+}
+
+/** The first and last wall time of a file's events, for its preview; undefined for an empty file. */
+export function spanOf(events: readonly CalendarEvent[]): { first: number; last: number } | undefined {
+  if (events.length === 0) return undefined;
+  const walls = events.map((event) => wallOf(event.start));
+  return {
+    first: walls.reduce((a, b) => Math.min(a, b)),
+    last: walls.reduce((a, b) => Math.max(a, b)),
+  };
+}

@@ -1,0 +1,4 @@
+import * as Comlink from 'comlink';
+import { Files } from './files';
+
+Comlink.expose(new Files());

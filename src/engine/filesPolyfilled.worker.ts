@@ -1,0 +1,3 @@
+// For browsers without Temporal of their own.
+import 'temporal-polyfill/global';
+import './files.worker';

@@ -1,0 +1,12 @@
+import type { EngineClient } from './client';
+import { Engine } from './engine';
+
+/** The engine on this thread: for tests. */
+export function localEngine(engine = new Engine()): EngineClient {
+  return {
+    load: async (chunks) => engine.load(chunks),
+    apply: async (patch) => engine.apply(patch),
+    days: async (query) => engine.days(query),
+    reminders: async (from, to, zone) => engine.reminders(from, to, zone),
+  };
+}
