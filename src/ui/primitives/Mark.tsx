@@ -1,4 +1,4 @@
-import { StyleSheet, View } from 'react-native';
+import { type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { AppIcon } from '../icons/AppIcon';
 import { useTheme } from '../theme/theme';
 import { corner } from '../theme/tokens';
@@ -10,15 +10,20 @@ export function Mark({
   colour,
   ticked,
   small,
+  style,
 }: {
   mark: string;
   colour: string;
   ticked?: boolean;
   small?: boolean;
+  style?: StyleProp<ViewStyle>;
 }) {
   const tones = useTheme().calendar(colour);
   return (
-    <View aria-hidden style={[styles.mark, small ? styles.small : null, { backgroundColor: tones.band }]}>
+    <View
+      aria-hidden
+      style={[styles.mark, small ? styles.small : null, { backgroundColor: tones.band }, style]}
+    >
       {ticked ? (
         <AppIcon name="check" size={14} color={tones.onBand} />
       ) : (

@@ -19,6 +19,7 @@ interface DayColumnProps {
   nowMinute: number | undefined;
   selected: ReadonlySet<string>;
   tabbableKey: string | undefined;
+  fontsLoaded: boolean;
 }
 
 /** One day of the hours: lines, the day's wash, what is over, and its cards. */
@@ -32,6 +33,7 @@ export const DayColumn = memo(function DayColumn({
   nowMinute,
   selected,
   tabbableKey,
+  fontsLoaded,
 }: DayColumnProps) {
   const { colours, calendar } = useTheme();
   const drawn = drawnMinutes(scale);
@@ -79,6 +81,7 @@ export const DayColumn = memo(function DayColumn({
           calendar={calendars.get(card.occurrence.calendarId)}
           selected={selected.has(card.occurrence.key)}
           tabbable={tabbableKey === card.occurrence.key}
+          fontsLoaded={fontsLoaded}
         />
       ))}
       {nowMinute === undefined ? null : (

@@ -13,7 +13,6 @@ import { AppText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, hairline, space } from '@/ui/theme/tokens';
-import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { useGhost } from './ghost';
@@ -71,6 +70,8 @@ interface EntryCardProps {
   calendar: Calendar | undefined;
   selected: boolean;
   tabbable: boolean;
+  /** Changes when the fonts have loaded and texts are to be set anew. */
+  fontsLoaded: boolean;
 }
 
 /** A timed entry as a card: the index tab, the title, and as much else as there is room for in whole lines. */
@@ -85,7 +86,6 @@ export const EntryCard = memo(function EntryCard({
   const { colours } = useTheme();
   const colour = calendar?.colour ?? 'slate';
   const { tones, paper } = usePaper(occurrence, colour);
-  useFontsLoaded();
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const width = Math.max(4, across.width * columnWidth - 3);
   const label = occurrenceLabel(occurrence, calendar);
@@ -98,13 +98,18 @@ export const EntryCard = memo(function EntryCard({
     ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
     ...(occurrence.reminds ? (['bell-outline'] as const) : []),
   ];
-  const text = cardText(
-    title,
-    [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location].filter(Boolean),
-    width,
-    height,
-    icons.length,
-  );
+  const text =
+    width < TAB
+      ? null
+      : cardText(
+          title,
+          [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location].filter(
+            Boolean,
+          ),
+          width,
+          height,
+          icons.length,
+        );
   return (
     <View
       role="button"
@@ -115,7 +120,7 @@ export const EntryCard = memo(function EntryCard({
       {...webProps({ dataSet: { key: occurrence.key } })}
       style={[
         styles.card,
-        webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),
+        surface,
         paper,
         {
           top: top + 1,
@@ -124,10 +129,14 @@ export const EntryCard = memo(function EntryCard({
           width,
           opacity: lifted ? 0.35 : 1,
         },
+        text
+          ? null
+          : { borderLeftWidth: Math.min(5, width), borderLeftColor: tones.band, borderStyle: 'solid' },
         selected ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' } : null,
       ]}
     >
-      {occurrence.availability === 'away' &&
+      {text &&
+      occurrence.availability === 'away' &&
       height > 36 &&
       width > 64 &&
       text.titleLines.length + text.detailLines.length < Math.floor((height - 3) / TEXT_LINE) ? (
@@ -135,15 +144,15 @@ export const EntryCard = memo(function EntryCard({
           {words.entry.away}
         </AppText>
       ) : null}
-      {width >= TAB ? (
-        <View style={selected ? styles.tabSelected : styles.tab}>
-          <Mark small mark={calendar?.mark ?? ''} colour={colour} ticked={selected} />
-        </View>
-      ) : (
-        <View style={[styles.sliver, { backgroundColor: tones.band }]} />
-      )}
-      {width >= TAB ? (
-        <View style={styles.text}>
+      {text ? (
+        <>
+          <Mark
+            small
+            mark={calendar?.mark ?? ''}
+            colour={colour}
+            ticked={selected}
+            style={selected ? styles.tabSelected : styles.tab}
+          />
           <AppText
             size="small"
             weight="700"
@@ -151,7 +160,7 @@ export const EntryCard = memo(function EntryCard({
             style={[
               styles.line,
               styles.title,
-              webStyle({ whiteSpace: 'pre' }),
+              asSet,
               occurrence.status === 'cancelled' ? styles.struck : null,
             ]}
           >
@@ -166,42 +175,33 @@ export const EntryCard = memo(function EntryCard({
             ))}
           </AppText>
           {text.detailLines.length > 0 ? (
-            <AppText
-              size="small"
-              figures
-              colour={tones.ink}
-              style={[styles.line, webStyle({ whiteSpace: 'pre' })]}
-            >
+            <AppText size="small" figures colour={tones.ink} style={[styles.line, asSet]}>
               {text.detailLines.join('\n')}
             </AppText>
           ) : null}
-        </View>
-      ) : null}
-      {height >= 30 && !card.continuesBefore ? (
-        <View {...webProps({ dataSet: { edge: 'start' } })} style={[styles.edge, styles.edgeTop, resize]} />
-      ) : null}
-      {height >= 24 && !card.continuesAfter ? (
-        <View {...webProps({ dataSet: { edge: 'end' } })} style={[styles.edge, styles.edgeBottom, resize]} />
+        </>
       ) : null}
     </View>
   );
 });
 
-const resize = webStyle({ cursor: 'ns-resize' });
+const surface = webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' });
+const asSet = webStyle({ whiteSpace: 'pre' });
 
 const styles = StyleSheet.create({
-  card: { position: 'absolute', borderWidth: hairline, borderRadius: corner, overflow: 'hidden' },
+  card: {
+    position: 'absolute',
+    borderWidth: hairline,
+    borderRadius: corner,
+    overflow: 'hidden',
+    paddingTop: 1,
+  },
   tab: { position: 'absolute', left: -hairline, top: -hairline },
   tabSelected: { position: 'absolute', left: -focusWidth, top: -focusWidth },
-  sliver: { position: 'absolute', left: 0, top: 0, bottom: 0, width: 5 },
-  text: { paddingLeft: space(1) + 1, paddingRight: 2, paddingTop: 1, flexShrink: 1 },
   title: { textIndent: TAB - 4 } as object,
-  line: { lineHeight: TEXT_LINE },
+  line: { lineHeight: TEXT_LINE, marginLeft: space(1) + 1 },
   struck: { textDecorationLine: 'line-through' },
   icon: { flexDirection: 'row', marginLeft: 3, transform: [{ translateY: 2 }] },
   dot: { width: 4, height: 4, borderRadius: 2, marginLeft: -2 },
   away: { position: 'absolute', right: space(1), bottom: 1, fontStyle: 'italic' },
-  edge: { position: 'absolute', left: 0, right: 0, height: 7 },
-  edgeTop: { top: 0 },
-  edgeBottom: { bottom: 0 },
 });

@@ -13,6 +13,7 @@ import { rangeText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { DayColumn } from './DayColumn';
@@ -56,6 +57,7 @@ export function HoursView({
   const [open, setOpen] = useState({ before: false, after: false });
   const [viewportHeight, setViewportHeight] = useState(0);
   const [allRibbons, setAllRibbons] = useState(false);
+  const fontsLoaded = useFontsLoaded();
   const frame = useRef<View>(null);
   const hours = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
@@ -236,6 +238,7 @@ export function HoursView({
                   nowMinute={day === today ? nowMinute : undefined}
                   selected={selected}
                   tabbableKey={tabKey}
+                  fontsLoaded={fontsLoaded}
                 />
               ))}
             <GhostLayer part="hours" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />

@@ -14,6 +14,8 @@ const LONG_PRESS = 230;
 /** A held finger may be followed by a click, which is not meant. */
 const AFTER_HOLD = 600;
 const EDGE = 36;
+/** The part of a card at its edges that stretches it, in pixels. */
+const GRIP = 7;
 
 /** What the grid tells of a finished drag or press. */
 export interface GridActions {
@@ -83,17 +85,15 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const pickUp = (touched: EventTarget | null, x: number, y: number, since = 0): Pickup => {
     const target = touched instanceof Element ? touched : null;
     const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="heading"]');
-    const key = target?.closest<HTMLElement>('[data-key]')?.dataset.key;
-    const edge = target?.closest<HTMLElement>('[data-edge]')?.dataset.edge;
+    const card = target?.closest<HTMLElement>('[data-key]') ?? null;
+    const key = card?.dataset.key;
     const occurrence = key === undefined ? undefined : geometry.occurrence(key);
     const kind =
       isControl || (key !== undefined && !occurrence)
         ? 'none'
         : !occurrence
           ? 'draft'
-          : edge === 'start' || edge === 'end'
-            ? edge
-            : 'move';
+          : (edgeAt(card, occurrence, y) ?? 'move');
     return { kind, occurrence, at: pointAt(x, y), since };
   };
 
@@ -164,7 +164,9 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
 
   // A press is a click: a quick tap never becomes a drag. The click that ends a drag is not meant.
   const press = useRef<(event: MouseEvent) => void>(() => undefined);
+  const hovered = useRef(geometry.occurrence);
   useEffect(() => {
+    hovered.current = geometry.occurrence;
     press.current = (event) => {
       const wasDragged = dragged.current;
       dragged.current = false;
@@ -192,10 +194,18 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     };
     window.addEventListener('pointerup', onUp, true);
     window.addEventListener('pointercancel', onUp, true);
+    const onHover = (event: PointerEvent) => {
+      const card = event.target instanceof Element ? event.target.closest<HTMLElement>('[data-key]') : null;
+      const occurrence = card?.dataset.key === undefined ? undefined : hovered.current(card.dataset.key);
+      if (card && occurrence)
+        card.style.cursor = edgeAt(card, occurrence, event.clientY) ? 'ns-resize' : 'grab';
+    };
+    frame?.addEventListener('pointermove', onHover);
     frame?.addEventListener('pointerdown', onDown, true);
     frame?.addEventListener('click', onClick);
     frame?.addEventListener('contextmenu', onMenu);
     return () => {
+      frame?.removeEventListener('pointermove', onHover);
       window.removeEventListener('pointerup', onUp, true);
       window.removeEventListener('pointercancel', onUp, true);
       frame?.removeEventListener('pointerdown', onDown, true);
@@ -256,6 +266,14 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       eventOptions: { passive: false },
     },
   );
+}
+
+/** The edge of a card that a point takes hold of, if the card is tall enough to have edges. */
+function edgeAt(card: Element | null, occurrence: Occurrence, y: number): 'start' | 'end' | undefined {
+  if (!card || occurrence.allDay || occurrence.end - occurrence.start >= DAY) return undefined;
+  const { top, bottom, height } = card.getBoundingClientRect();
+  if (height >= 22 && bottom - y <= GRIP) return 'end';
+  return height >= 30 && y - top <= GRIP ? 'start' : undefined;
 }
 
 const startOfPress = (point: Point): number => point.day * DAY + Math.floor(point.minute / 30) * 30 * MINUTE;
