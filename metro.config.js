@@ -1,6 +1,23 @@
 const { getDefaultConfig } = require('expo/metro-config');
 
+const http = require('node:http');
+
 const config = getDefaultConfig(__dirname);
+
+// While developing (./start --dev), the page asks the application's own server for its data.
+config.server.enhanceMiddleware = (metro) => (request, response, next) => {
+  if (!request.url.startsWith('/api/')) return metro(request, response, next);
+  const port = process.env.ORDERLY_WEEK_PORT ?? 4300;
+  const asked = http.request(
+    { host: '127.0.0.1', port, path: request.url, method: request.method, headers: request.headers },
+    (answer) => {
+      response.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(response);
+    },
+  );
+  asked.on('error', () => response.writeHead(502).end());
+  return request.pipe(asked);
+};
 config.resolver.assetExts.push('woff2');
 const resolve = config.resolver.resolveRequest;
 

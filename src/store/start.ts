@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { clearOldBin } from '@/core/change/binChanges';
 import type { Change, Patch } from '@/core/change/patch';
 import { Calendar } from '@/core/model/calendar';
 import { Entry } from '@/core/model/entry';
@@ -88,5 +89,11 @@ export async function openStore(): Promise<Store> {
       'quiet',
     );
   }
+  const old = clearOldBin(store.getSnapshot().state, {
+    now: Date.now(),
+    newId: () => crypto.randomUUID(),
+    zone: 'UTC',
+  });
+  if (old) await store.commit(old, 'quiet');
   return store;
 }

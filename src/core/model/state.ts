@@ -10,8 +10,6 @@ export type BinItem = z.infer<typeof BinItem>;
 /** What the application remembers between visits that is no data of the person: never part of undo. */
 export const Session = z.object({
   id: z.literal('session'),
-  view: z.string().optional(),
-  hiddenCalendarIds: z.array(z.string()).optional(),
   /** Reminders up to this instant have been shown. */
   remindedUntil: z.number().optional(),
 });

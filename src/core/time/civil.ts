@@ -104,9 +104,3 @@ export const isRealDate = (text: string): boolean => dateString(parseDate(text))
 /** The day number of the first day of the week that holds the day; weekStart as ISO weekday. */
 export const startOfWeek = (day: number, weekStart = 1): number =>
   day - ((weekdayOf(day) - weekStart + 7) % 7);
-
-/** ISO 8601 week number of a day. */
-export function isoWeek(day: number): number {
-  const thursday = startOfWeek(day) + 3;
-  return Math.floor((thursday - dayNumber(civilDate(thursday).year, 1, 1)) / 7) + 1;
-}

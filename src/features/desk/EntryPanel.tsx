@@ -6,7 +6,7 @@ import type { CalendarEvent } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
-import { useCommands, workspace } from '@/features/workspace';
+import { useCommands } from '@/features/workspace';
 import { useSettings, useSnapshot } from '@/store';
 import { dayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
@@ -100,13 +100,6 @@ export function EntryPanel({
         <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
         <Button label={words.actions.copy} onPress={() => commands.copy(target, daysBy(0))} />
         <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
-        <Button
-          label={words.desk.clear}
-          kind="quiet"
-          icon="close"
-          iconOnly
-          onPress={workspace.clearSelection}
-        />
       </View>
     </View>
   );
@@ -154,7 +147,9 @@ function Line({ icon, label, children }: { icon: IconName; label: string; childr
   const { colours } = useTheme();
   return (
     <View style={styles.line} role="group" aria-label={label}>
-      <AppIcon name={icon} size={20} color={colours.quietInk} />
+      <View style={styles.icon}>
+        <AppIcon name={icon} size={20} color={colours.quietInk} />
+      </View>
       <View style={styles.shrink}>{children}</View>
     </View>
   );
@@ -171,6 +166,7 @@ const styles = StyleSheet.create({
   },
   shrink: { flexShrink: 1 },
   line: { flexDirection: 'row', gap: space(3) },
+  icon: { width: 20, flexShrink: 0 },
   link: { textDecorationLine: 'underline' },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), marginTop: space(2) },
 });
