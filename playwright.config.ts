@@ -24,8 +24,9 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: !!process.env.CI,
   retries: 0,
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
+  // Generous: a machine that stands still for a while is no fault of the page. Speed is measured by the benchmarks.
+  timeout: 120_000,
+  expect: { timeout: 25_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -1,0 +1,111 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { type Browser, chromium, type Page } from '@playwright/test';
+import { launchOptions } from '../playwright.config';
+
+/** Takes the pictures of docs/screenshots anew, from the demo: `npm run screenshots`, after a build. */
+const PORT = 4395;
+const ADDRESS = `http://127.0.0.1:${PORT}`;
+const FOLDER = 'docs/screenshots';
+
+/** A file with a few faults, for the import's preview. */
+const FILE = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:-//Fennick//Stores//EN',
+  'X-WR-CALNAME:Stores and boats',
+  ...['Rope delivery', 'Paint count', 'Lamp oil'].flatMap((title, index) => [
+    'BEGIN:VEVENT',
+    `UID:${index}@stores`,
+    `DTSTART;TZID=Atlantic/Azores:202703${10 + index}T100000`,
+    'DURATION:PT1H',
+    `SUMMARY:${title}`,
+    'END:VEVENT',
+  ]),
+  'BEGIN:VEVENT',
+  'UID:4@stores',
+  'DTSTART:20270311T080000Z',
+  'RRULE:FREQ=WEEKLY;BYDAY=TH',
+  'SUMMARY:Stock list',
+  'END:VEVENT',
+  'BEGIN:VEVENT',
+  'UID:5@stores',
+  'DTSTART:2027031xT080000Z',
+  'SUMMARY:Boat wash',
+  'END:VEVENT',
+  'BEGIN:VTODO',
+  'UID:6@stores',
+  'SUMMARY:Buy rope',
+  'END:VTODO',
+  'END:VCALENDAR',
+  '',
+].join('\r\n');
+
+async function picture(
+  browser: Browser,
+  name: string,
+  phone: boolean,
+  path: string,
+  act: (page: Page) => Promise<void>,
+) {
+  const context = await browser.newContext({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    hasTouch: phone,
+    isMobile: phone,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Lisbon',
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  await page.goto(ADDRESS + path);
+  await page.locator('html[data-loaded=all]').waitFor();
+  await act(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
+}
+
+const openEditor = async (page: Page) => {
+  await page.getByTestId('card').filter({ hasText: 'Keeper' }).click();
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await page.getByTestId('editor').waitFor();
+};
+
+async function main(): Promise<void> {
+  const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', String(PORT)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await once(server.stdout, 'data');
+  const browser = await chromium.launch(launchOptions);
+  try {
+    await picture(browser, 'week-wide', false, '/', async (page) => {
+      await page.getByTestId('card').filter({ hasText: 'Keeper' }).click();
+      await page.getByTestId('entry-line').fill('Crane survey review Thu 15:30 45 min at Lamp room');
+    });
+    await picture(browser, 'days-phone', true, '/', async (page) => {
+      await page.getByTestId('card').first().waitFor();
+    });
+    await picture(browser, 'desk-phone', true, '/', async (page) => {
+      await page.getByTestId('card').filter({ hasText: 'Gull' }).tap();
+    });
+    await picture(browser, 'editor-phone', true, '/', openEditor);
+    await picture(browser, 'editor-wide', false, '/', openEditor);
+    await picture(browser, 'import-wide', false, '/setup', async (page) => {
+      const [chooser] = await Promise.all([
+        page.waitForEvent('filechooser'),
+        page.getByRole('button', { name: 'Import a file' }).click(),
+      ]);
+      await chooser.setFiles({ name: 'stores.ics', mimeType: 'text/calendar', buffer: Buffer.from(FILE) });
+      await page.getByRole('button', { name: /^Import \d+ entr/ }).waitFor();
+    });
+    await picture(browser, 'setup-wide', false, '/setup', async (page) => {
+      await page.getByRole('heading', { name: 'Calendars' }).waitFor();
+    });
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+void main();
