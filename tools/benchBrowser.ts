@@ -122,7 +122,7 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     const starts = [];
     for (let visit = 0; visit < 3; visit++) starts.push(await open());
     console.log(`  start to usable, warm                         median ${percentile(starts, 0.5)} ms`);
-    await page.locator('html[data-loaded=all]').waitFor();
+    await page.locator('html[data-loaded=all]').waitFor({ state: 'attached' });
     console.log(
       `  step to the next week, press to painted       ${both(await timePresses(page, 'Step forward', STEPS))}`,
     );

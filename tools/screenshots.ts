@@ -58,7 +58,7 @@ async function picture(
   });
   const page = await context.newPage();
   await page.goto(ADDRESS + path);
-  await page.locator('html[data-loaded=all]').waitFor();
+  await page.locator('html[data-loaded=all]').waitFor({ state: 'attached' });
   await act(page);
   await page.evaluate(() => document.fonts.ready);
   await page.waitForTimeout(400);
