@@ -1,8 +1,6 @@
 import { card, CALENDAR_FILE, expect, openPlan, test } from './pages';
 
-test('the whole job by keyboard alone: made, moved, edited, deleted, undone and imported', async ({
-  page,
-}) => {
+test('an entry is made by keyboard in the entry line, and shows where it was said', async ({ page }) => {
   await openPlan(page);
   const press = (key: string) => page.keyboard.press(key);
 

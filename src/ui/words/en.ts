@@ -22,7 +22,6 @@ export const en = {
     dismiss: 'Dismiss',
     restore: 'Bring back',
     allFields: 'All fields',
-    leave: 'Leave it',
     show: 'Show',
   },
   plan: {
@@ -59,7 +58,6 @@ export const en = {
   },
   chips: {
     label: 'Calendars',
-    shown: 'shown',
     hidden: 'hidden',
     menu: (name: string) => `More for ${name}`,
     alone: 'Show this one alone',
@@ -75,7 +73,6 @@ export const en = {
     private: 'private',
     series: 'repeats',
     changed: 'differs from its series',
-    declined: 'cancelled',
     reminds: 'has a reminder',
     inZone: (time: string, place: string) => `${time} in ${place}`,
     from: (start: string, end: string) => `${start} to ${end}`,
@@ -122,8 +119,6 @@ export const en = {
     notes: 'Notes',
     repeats: 'Repeats',
     reminder: (text: string) => text,
-    addToSelection: 'Select',
-    inSelection: 'Selected',
   },
   scope: {
     title: 'This is one of a series',
@@ -196,7 +191,6 @@ export const en = {
     title: 'Title',
     calendar: 'Calendar',
     allDay: 'Whole days',
-    starts: 'Starts',
     ends: 'Ends',
     startDate: 'Start date',
     startTime: 'Start time',
