@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '@/core/model/entry';
+import type { CalendarEvent, DayOffHandling } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { DAY, dateString, localString, parseDate, parseLocal } from '@/core/time/civil';
 import { type DemoCalendarId, HOME_ZONE, MADE } from './scenario';
@@ -75,16 +75,16 @@ export class EntryMaker {
     );
   }
 
-  /** A series of events of some minutes. `left` names dates that it leaves out. */
+  /** A series of events of some minutes. `left` names dates that it leaves out, `skip` what it does on days off. */
   series(
     calendarId: DemoCalendarId,
     start: string,
     minutes: number,
     rule: string,
     title: string,
-    fields: DemoFields & { left?: string[] } = {},
+    fields: DemoFields & { left?: string[]; skip?: DayOffHandling } = {},
   ): CalendarEvent {
-    const { left = [], ...rest } = fields;
+    const { left = [], skip, ...rest } = fields;
     const time = start.slice(11, 16);
     return this.timed(calendarId, start, minutes, title, {
       ...rest,
@@ -92,6 +92,7 @@ export class EntryMaker {
         rules: [rule],
         dates: [],
         exceptionDates: left.map((date) => ({ kind: 'zoned', local: `${date}T${time}:00`, zone: HOME_ZONE })),
+        ...(skip ? { skipDaysOff: { calendarId: 'daysoff', handling: skip } } : {}),
       },
     });
   }

@@ -1,5 +1,6 @@
 import type { Calendar } from '@/core/model/calendar';
-import { type Settings, standardWorkingPattern } from '@/core/model/settings';
+import type { Settings } from '@/core/model/settings';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { parseLocal } from '@/core/time/civil';
 
 /** The works office of Fennick Lights Trust. All of it is made up. */
@@ -43,6 +44,8 @@ const office = (place: 'office' | 'home' | 'travel' = 'office') => ({
 export const settings: Settings = {
   id: 'settings',
   homeZone: HOME_ZONE,
+  homeLabel: 'Fennick',
+  zoneRails: [{ zone: 'America/Halifax', label: 'Halifax' }],
   targetCalendarId: 'meetings',
   defaultLengthMinutes: 60,
   demoNow: NOW,

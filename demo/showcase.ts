@@ -9,6 +9,10 @@ export function addShowcase(make: EntryMaker): void {
     location: 'Chart room',
     left: ['2026-12-21', '2026-12-28'],
   });
+  // Divided by "this and later ones": half an hour earlier since September.
+  make.series('meetings', '2026-03-03T09:30', 30, 'FREQ=WEEKLY;UNTIL=20260825', 'Rota check', {
+    location: 'Lamp room',
+  });
   make.series('meetings', '2026-09-01T09:00', 30, 'FREQ=WEEKLY', 'Rota check', { location: 'Lamp room' });
   const rotaCall = make.series(
     'meetings',
@@ -20,6 +24,7 @@ export function addShowcase(make: EntryMaker): void {
       location: 'Lamp room',
       notes: 'Who keeps which light from the 15th on, and the spare lamps.',
       left: ['2026-12-29'],
+      skip: 'omit',
       ...reminded(10),
     },
   );
@@ -31,6 +36,7 @@ export function addShowcase(make: EntryMaker): void {
     90,
     'FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1',
     'Month-end list',
+    { skip: 'previous' },
   );
   make.series(
     'meetings',
@@ -47,6 +53,7 @@ export function addShowcase(make: EntryMaker): void {
   make.series('meetings', '2027-02-05T11:30', 60, 'FREQ=WEEKLY;COUNT=10', 'Lens workshop', {
     location: 'online',
     notes: 'With Marek Dunne.',
+    skip: 'next',
   });
   make.series('meetings', '2026-10-01T14:00', 30, 'FREQ=WEEKLY;INTERVAL=2', 'One-to-one Dev', {
     location: 'Lamp room',

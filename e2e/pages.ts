@@ -117,3 +117,16 @@ export const CALENDAR_FILE = [
   'END:VCALENDAR',
   '',
 ].join('\r\n');
+
+/** Presses as the project's people do: with a finger on the phone, with the mouse on a wide screen. */
+export const press = (locator: Locator): Promise<void> =>
+  test.info().project.name === 'phone' ? locator.tap() : locator.click();
+
+/** Opens the editor of an entry by its title. */
+export async function openEditor(page: Page, title: RegExp): Promise<Locator> {
+  await press(card(page, title));
+  await press(page.getByRole('complementary').getByRole('button', { name: 'Edit', exact: true }));
+  const editor = page.getByTestId('editor');
+  await expect(editor).toBeVisible();
+  return editor;
+}

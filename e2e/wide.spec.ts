@@ -118,15 +118,19 @@ test('the editor sets every field, says the first problem beside its field, and 
   await editor.getByLabel('Title').fill('Lantern glass ordered');
   await editor.getByLabel('Start time').fill('11:00');
   await expect(editor.getByLabel('End time')).toHaveValue('13:00');
-  await editor.getByTestId('zone').selectOption('Europe/Oslo');
-  await expect(editor.getByText(/That is 10:00 in Lisbon/)).toBeVisible();
+  await editor.getByTestId('zone').click();
+  await page.getByTestId('zone-search').fill('oslo');
+  await page.getByTestId('zone-search').press('Enter');
+  await expect(editor.getByText('That is 10:00 in Fennick.')).toBeVisible();
   await editor.getByLabel('Place').fill('Lamp room');
   await editor.getByRole('radio', { name: 'private' }).click();
   await editor.getByLabel('Categories').fill('orders, glass, orders');
   await editor.getByTestId('editor-reminder').selectOption('30');
-  await editor.getByRole('radio', { name: 'Weekly' }).click();
-  await expect(editor.getByText('Every week on Thursday')).toBeVisible();
-  await expect(editor.getByText('Thu 18 Mar')).toBeVisible();
+  await editor.getByTestId('repeat').click();
+  await page.getByRole('radio', { name: 'Every Thursday' }).click();
+  await expect(page.getByTestId('next-dates').getByText('Thu 18 Mar')).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(editor.getByTestId('repeat')).toContainText('Every Thursday');
 
   await page.keyboard.press('Escape');
   await expect(editor.getByText('Leave without saving?')).toBeVisible();
@@ -138,6 +142,20 @@ test('the editor sets every field, says the first problem beside its field, and 
   ).toBeVisible();
   await page.getByRole('button', { name: 'Step forward' }).click();
   await expect(card(page, /Thursday 18 March, 10:00 to 12:00, Lantern glass ordered/)).toBeVisible();
+});
+
+test('what is made out of sight can be gone to from the line that says so', async ({ page }) => {
+  await openPlan(page);
+  await page.getByTestId('entry-line').fill('Lamp oil order 6 April 10:00');
+  await page.getByTestId('entry-line').press('Enter');
+  const notice = page.getByTestId('notice');
+  await expect(notice).toContainText('“Lamp oil order” made');
+  await notice.getByRole('button', { name: 'Show' }).click();
+  await expect(card(page, /Tuesday 6 April, 10:00 to 11:00, Lamp oil order/)).toBeVisible();
+  await expect(
+    page.getByRole('complementary').getByRole('heading', { name: 'Lamp oil order' }),
+  ).toBeVisible();
+  await expect(notice.getByRole('button', { name: 'Show' })).toHaveCount(0);
 });
 
 test('several selected entries move to another calendar, shift and go to the bin, each in one undoable step', async ({

@@ -1,6 +1,6 @@
 import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
-import { initialSettings } from '@/core/model/settings';
+import { initialSettings } from '@/core/model/initialSettings';
 import { emptyState, type State } from '@/core/model/state';
 import type { ChangeContext } from '@/core/change/patch';
 import type { Calendar } from '@/core/model/calendar';

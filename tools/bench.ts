@@ -5,6 +5,7 @@ import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFil
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { parseDate } from '@/core/time/civil';
+import { compareLibraries } from './benchRecurrence';
 
 /** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
 const ZONE = 'Europe/Lisbon';
@@ -41,6 +42,24 @@ async function main(): Promise<void> {
   measure('expand all series over a year', 5, (run) =>
     onlySeries.between(dayWindow(today - 400 + run * 50, today - 35 + run * 50, ZONE), ZONE),
   );
+  for (const [begun, start] of [
+    ['in 1990', '1990-01-01T09:00:00'],
+    ['last month', '2027-02-01T09:00:00'],
+  ] as const) {
+    const at = { kind: 'zoned', local: start, zone: ZONE } as const;
+    const daily = Array.from({ length: 1000 }, (_, number) => ({
+      ...series[0]!,
+      id: `daily ${number}`,
+      start: at,
+      end: at,
+      recurrence: { rules: ['FREQ=DAILY'], dates: [], exceptionDates: [] },
+    }));
+    const index = new OccurrenceIndex();
+    index.load(daily);
+    measure(`1,000 daily series begun ${begun}, over a week`, 20, (run) =>
+      index.between(week(50 + run), ZONE),
+    );
+  }
   measure('all occurrences of a week, 100 weeks', 100, (run) => all.between(week(run), ZONE));
   const occurrences = all.between(week(50), ZONE);
   const scale = {
@@ -70,6 +89,8 @@ async function main(): Promise<void> {
   });
   const width = Math.max(...rows.map(({ what }) => what.length));
   for (const { what, result } of rows) console.log(`${what.padEnd(width)}  ${result}`);
+  console.log('');
+  for (const line of compareLibraries(series, today)) console.log(line);
 }
 
 void main();

@@ -95,6 +95,21 @@ async function timeDrag(page: Page): Promise<number[]> {
   return frames.slice(2);
 }
 
+/** From the press that adds an entry in one tab to its card in another. */
+async function timeOtherTab(page: Page, other: Page): Promise<number[]> {
+  const found: number[] = [];
+  for (let count = 0; count < 5; count++) {
+    const title = `Signal test ${count}`;
+    await page.getByTestId('entry-line').fill(`${title} Thu 12:00`);
+    await page.getByTestId('understood-title').getByText(title).waitFor();
+    const start = performance.now();
+    await page.getByTestId('entry-line').press('Enter');
+    await other.locator(`[data-testid=card][aria-label*="${title}"]`).waitFor();
+    found.push(performance.now() - start);
+  }
+  return found;
+}
+
 async function measureSet(name: string, parameters: string[], port: number): Promise<void> {
   const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', String(port), ...parameters], {
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -133,6 +148,10 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     await page.getByRole('radio', { name: 'Workdays' }).click();
     await page.waitForTimeout(500);
     console.log(`  a frame while dragging                        ${both(await timeDrag(page))}`);
+    const other = await context.newPage();
+    await other.goto(`http://127.0.0.1:${port}/`);
+    await other.getByTestId('card').first().waitFor();
+    console.log(`  a change, until another tab shows it          ${both(await timeOtherTab(page, other))}`);
   } finally {
     await browser.close();
     server.kill();

@@ -91,6 +91,29 @@ async function main(): Promise<void> {
     });
     await picture(browser, 'editor-phone', true, '/', openEditor);
     await picture(browser, 'editor-wide', false, '/', openEditor);
+    await picture(browser, 'repeat-phone', true, '/', async (page) => {
+      await openEditor(page);
+      await page.getByTestId('repeat').click();
+      await page.getByTestId('next-dates').waitFor();
+    });
+    await picture(browser, 'series-phone', true, '/', async (page) => {
+      await page.getByTestId('card').filter({ hasText: 'Keeper' }).tap();
+      await page.getByRole('button', { name: 'Series and exceptions' }).tap();
+      await page.getByTestId('series-page').waitFor();
+    });
+    await picture(browser, 'zones-wide', false, '/?zone=Asia/Kolkata', async (page) => {
+      await page.getByTestId('zone-banner').waitFor();
+      await page.getByTestId('card').first().waitFor();
+    });
+    await picture(browser, 'zone-picker-phone', true, '/', async (page) => {
+      await openEditor(page);
+      await page.getByTestId('zone').tap();
+      await page.getByTestId('zone-search').fill('por');
+      await page
+        .getByRole('listbox')
+        .getByRole('option', { name: /^Lisbon/ })
+        .waitFor();
+    });
     await picture(browser, 'import-wide', false, '/setup', async (page) => {
       const [chooser] = await Promise.all([
         page.waitForEvent('filechooser'),

@@ -24,7 +24,8 @@ export function workerEngine(): EngineClient {
     load: (chunks) => remote.load(chunks as string[]),
     apply: (patch) => remote.apply(patch),
     days: (query) => remote.days(query),
-    reminders: (from, to, zone) => remote.reminders(from, to, zone),
+    loads: (query) => remote.loads(query),
+    reminders: (from, to, zone, pattern) => remote.reminders(from, to, zone, pattern),
   };
 }
 
@@ -40,7 +41,7 @@ export function workerFiles(): FilesClient {
   );
   files = {
     read: (bytes, options, onProgress) => remote.read(bytes, options, Comlink.proxy(onProgress)),
-    write: (events, calendar) => remote.write(events, calendar),
+    write: (events, calendar, daysOff) => remote.write(events, calendar, daysOff),
   };
   return files;
 }

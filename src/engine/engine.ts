@@ -45,20 +45,29 @@ export class Engine {
   /** What occurs on days, how booked each is, and what each calendar takes of them. */
   days(query: DaysQuery): DaysAnswer {
     const { firstDay, endDay, zone } = query;
-    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone);
+    const { workingPattern } = query;
+    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone, { workingPattern });
     const hidden = new Set(query.hiddenCalendarIds);
     const occurrences = all.filter((occurrence) => !hidden.has(occurrence.calendarId));
     return {
       firstDay,
       endDay,
       occurrences,
-      loads: loadOfDays(occurrences, firstDay, endDay, query.workingPattern),
+      loads: loadOfDays(occurrences, firstDay, endDay, workingPattern),
       calendarMinutes: minutesByCalendar(all, firstDay, endDay),
     };
   }
 
+  /** How booked each day of a range is. */
+  loads(query: DaysQuery): readonly DayLoad[] {
+    const { firstDay, endDay, zone, hiddenCalendarIds, workingPattern } = query;
+    const window = dayWindow(firstDay, endDay, zone);
+    const occurrences = this.index.between(window, zone, { hiddenCalendarIds, workingPattern });
+    return loadOfDays(occurrences, firstDay, endDay, workingPattern);
+  }
+
   /** Reminders due after `from`, up to `to`. */
-  reminders(from: number, to: number, zone: string): DueReminder[] {
-    return dueReminders(this.index, from, to, zone);
+  reminders(from: number, to: number, zone: string, workingPattern: WorkingPattern): DueReminder[] {
+    return dueReminders(this.index, from, to, zone, workingPattern);
   }
 }

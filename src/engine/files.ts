@@ -5,8 +5,18 @@ import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile'
 import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
 import type { Calendar } from '@/core/model/calendar';
 import { CalendarEvent } from '@/core/model/entry';
+import type { WorkingPattern } from '@/core/model/settings';
+import { DaysOff } from '@/core/schedule/daysOff';
 
 export type ReadFileResult = { file: CalendarFile } | { refused: FileRefusal } | { cancelled: true };
+
+/** What a file of series that skip days off is written with: the entries that mark them, and their calendars' names. */
+export interface WrittenDaysOff {
+  readonly events: readonly CalendarEvent[];
+  readonly calendars: readonly { id: string; name: string }[];
+  readonly workingPattern: WorkingPattern;
+  readonly now: number;
+}
 
 class Cancelled extends Error {}
 
@@ -15,7 +25,7 @@ export class Files {
   /** Reads a calendar file's bytes. `onProgress` answers whether to go on. */
   async read(
     bytes: Uint8Array,
-    options: { zone: string; now: number },
+    options: { zone: string; now: number; calendars: readonly { id: string; name: string }[] },
     onProgress: (done: number, total: number) => Promise<boolean>,
   ): Promise<ReadFileResult> {
     try {
@@ -35,7 +45,12 @@ export class Files {
   }
 
   /** Writes events as an iCalendar file; with a calendar, under its name. */
-  write(events: readonly CalendarEvent[], calendar: Calendar | undefined): string {
-    return writeCalendarFile(events, calendar);
+  write(events: readonly CalendarEvent[], calendar: Calendar | undefined, daysOff: WrittenDaysOff): string {
+    return writeCalendarFile(events, calendar, {
+      now: daysOff.now,
+      calendarName: (id) => daysOff.calendars.find((known) => known.id === id)?.name,
+      lookup: (id) =>
+        new DaysOff(daysOff.events.filter((event) => event.calendarId === id)).lookup(daysOff.workingPattern),
+    });
   }
 }

@@ -7,6 +7,7 @@ export function localEngine(engine = new Engine()): EngineClient {
     load: async (chunks) => engine.load(chunks),
     apply: async (patch) => engine.apply(patch),
     days: async (query) => engine.days(query),
-    reminders: async (from, to, zone) => engine.reminders(from, to, zone),
+    loads: async (query) => engine.loads(query),
+    reminders: async (from, to, zone, pattern) => engine.reminders(from, to, zone, pattern),
   };
 }

@@ -2,6 +2,7 @@ export { openDatabase } from './database';
 export { NewerDataError } from './load';
 export { StoreContext, useCalendars, useOpenStore, useSettings, useSnapshot } from './react/StoreContext';
 export { useDays } from './react/useDays';
+export { useLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { openStore, type StartData } from './start';
 export { workerFiles as calendarFiles } from '@/engine/client';

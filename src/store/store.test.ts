@@ -1,8 +1,9 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { createEntry, isRefused } from '@/core/change/entryChanges';
+import { createEntry } from '@/core/change/entryChanges';
+import { isRefused } from '@/core/change/eventFields';
 import type { Patch } from '@/core/change/patch';
 import { calendar, context, event, FENNICK, stateWith } from '../../testing/samples';
-import { initialSettings } from '@/core/model/settings';
+import { initialSettings } from '@/core/model/initialSettings';
 import { localEngine } from '@/engine/localEngine';
 import type { Database } from './database';
 import { KEPT_COMMITS } from './journal';

@@ -5,7 +5,8 @@
 const DAY = 86_400_000;
 const formats = new Map<string, Intl.DateTimeFormat>();
 
-const locale = (): string => globalThis.navigator?.language ?? 'en-GB';
+/** The person's own language and habits of writing dates. */
+export const locale = (): string => globalThis.navigator?.language ?? 'en-GB';
 
 function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const key = JSON.stringify(options);
@@ -19,16 +20,32 @@ function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
 
 const of = (wall: number, options: Intl.DateTimeFormatOptions): string => format(options).format(wall);
 
+/** The same few texts stand on hundreds of cards: each is formatted once. */
+function kept(text: (value: number) => string, same: (value: number) => number = (value) => value) {
+  const texts = new Map<number, string>();
+  return (value: number): string => {
+    const key = same(value);
+    let found = texts.get(key);
+    if (found === undefined) {
+      if (texts.size > 5000) texts.clear();
+      texts.set(key, (found = text(value)));
+    }
+    return found;
+  };
+}
+
 /** "14:00", or "2:00 pm" where that is usual. */
-export const timeText = (wall: number): string => of(wall, { hour: 'numeric', minute: '2-digit' });
+export const timeText = kept(
+  (wall) => of(wall, { hour: 'numeric', minute: '2-digit' }),
+  (wall) => ((wall % DAY) + DAY) % DAY,
+);
 
 /** "14:00–15:00". */
 export const timeRangeText = (startWall: number, endWall: number): string =>
   `${timeText(startWall)}–${timeText(endWall)}`;
 
 /** "Tuesday 9 March". */
-export const dayText = (day: number): string =>
-  of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long' });
+export const dayText = kept((day) => of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long' }));
 
 /** "Tuesday 9 March 2027". */
 export const fullDayText = (day: number): string =>
@@ -41,6 +58,23 @@ export const shortDayText = (day: number): string =>
 /** "Tue". */
 export const weekdayText = (day: number, style: 'short' | 'long' | 'narrow' = 'short'): string =>
   of(day * DAY, { weekday: style });
+
+/** "Tue" of an ISO weekday, Monday 1. */
+export const weekdayName = (weekday: number, style: 'short' | 'long' | 'narrow' = 'short'): string =>
+  // 1970-01-05 was a Monday.
+  weekdayText(3 + weekday, style);
+
+/** "March" of a month, January 1. */
+export const monthName = (month: number, style: 'short' | 'long' = 'long'): string =>
+  of((month - 1) * 31 * DAY, { month: style });
+
+/** "8", or "1 Mar" for the first week of a month and wherever the month is not said before. */
+export function weekLabelText(firstDay: number, saysMonth: boolean): string {
+  const isFirst = new Date(firstDay * DAY).getUTCDate() <= 7;
+  return saysMonth || isFirst
+    ? of(firstDay * DAY, { day: 'numeric', month: 'short' })
+    : dayOfMonthText(firstDay);
+}
 
 /** "9". */
 export const dayOfMonthText = (day: number): string => of(day * DAY, { day: 'numeric' });
@@ -65,6 +99,18 @@ export function rangeText(firstDay: number, lastDay: number, withYear: boolean):
 
 const sameMonth = (a: number, b: number): boolean =>
   new Date(a * DAY).toISOString().slice(0, 7) === new Date(b * DAY).toISOString().slice(0, 7);
+
+/** "+1 h", "−30 min": a difference between two clocks. */
+export const offsetText = (milliseconds: number): string =>
+  `${milliseconds < 0 ? '−' : '+'}${lengthText(Math.abs(milliseconds))}`;
+
+/** "+1", "−0:30": a difference between two clocks in hours, where there is little room. */
+export function briefOffsetText(milliseconds: number): string {
+  const minutes = Math.round(Math.abs(milliseconds) / 60_000);
+  const rest = minutes % 60;
+  const hours = Math.floor(minutes / 60);
+  return `${milliseconds < 0 ? '−' : '+'}${hours}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`}`;
+}
 
 /** "1 h 30", "45 min", "2 days". */
 export function lengthText(milliseconds: number): string {

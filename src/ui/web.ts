@@ -15,6 +15,12 @@ interface WebProps {
   lang?: string;
 }
 
+/** Whether a key was pressed within the element itself: React hands on keys of sheets that were opened from it, too. */
+export const isOwnKey = (event: KeyboardEvent): boolean =>
+  event.currentTarget instanceof Node &&
+  event.target instanceof Node &&
+  event.currentTarget.contains(event.target);
+
 /** Properties that react-native-web passes on to the element and React Native's types do not know. */
 export const webProps = (props: WebProps): object => props;
 

@@ -1,10 +1,17 @@
+import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
 import { DAY } from '../time/civil';
 import { calendarsInOrder } from './calendarChanges';
-import { type ChangeContext, makePatch, type Patch, put, remove } from './patch';
+import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 
 /** How long a deleted entry stays in the bin. */
 export const BIN_DAYS = 30;
+
+/** The changes that put an entry in the bin. */
+export const toBin = (state: State, entry: CalendarEvent, context: ChangeContext): Change[] => [
+  remove('entries', entry),
+  put(state, 'bin', { id: entry.id, entry, deleted: context.now }),
+];
 
 /** Brings entries back from the bin; into the first calendar, where their own is gone. */
 export function restoreFromBin(state: State, ids: readonly string[], context: ChangeContext): Patch {

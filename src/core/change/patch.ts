@@ -25,6 +25,9 @@ export const SUMMARIES = [
   'entry-moved',
   'entries-moved',
   'entry-copied',
+  'series-copied',
+  'occurrence-reset',
+  'occurrence-brought-back',
   'entries-binned',
   'entries-to-calendar',
   'entries-restored',
@@ -41,6 +44,8 @@ export const Summary = z.object({
   count: z.number().int().min(0),
   /** The title of the entry or the name of the calendar that it is about. */
   name: z.string().optional(),
+  /** Changed occurrences that had no place in their series any more, and went to the bin. */
+  dropped: z.number().int().min(1).optional(),
 });
 export type Summary = z.infer<typeof Summary>;
 

@@ -1,12 +1,31 @@
 import type { CalendarEvent } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
-import { formatRule, parseRule, RecurrenceRuleError } from '../recurrence/rule';
-import { DAY, HOUR, dateString, localString, parseDate, parseLocal } from '../time/civil';
+import {
+  formatRule,
+  parseRule,
+  type RecurrenceRule,
+  RecurrenceRuleError,
+  type Until,
+} from '../recurrence/rule';
+import { DAY, HOUR, civilDate, dateString, localString, parseDate, parseLocal } from '../time/civil';
 import { atInstant, atWall, instantOf, wallOf } from '../time/eventTime';
-import { endAfter } from './target';
+import { instantToWall, isKnownZone } from '../time/zones';
+import { endAfter } from '../recurrence/occurrenceShape';
 
 /** Why a change can't be made. The interface has the words. */
-export type Refusal = 'rule-fixes-days' | 'unreadable-rule' | 'end-before-start' | 'calendar-missing';
+export const REFUSALS = [
+  'rule-fixes-days',
+  'unreadable-rule',
+  'rule-not-divisible',
+  'end-before-start',
+  'calendar-missing',
+  'beyond-calendar',
+] as const;
+export type Refusal = (typeof REFUSALS)[number];
+
+/** Whether a change was refused rather than made. */
+export const isRefusal = (value: unknown): value is Refusal =>
+  typeof value === 'string' && REFUSALS.some((refusal) => refusal === value);
 
 /** A time moved on its own wall clock. */
 const shiftTime = (time: EventTime, by: number): EventTime => atWall(time, wallOf(time) + by);
@@ -18,34 +37,63 @@ export function shiftEvent(event: CalendarEvent, by: number, zone: string): Cale
   return { ...event, start, end: endAfter(event, start, zone) };
 }
 
-function shiftRule(text: string, days: number, by: number): string | Refusal {
+const turned = (weekday: number, days: number): number => ((((weekday - 1 + days) % 7) + 7) % 7) + 1;
+
+/**
+ * The day parts of a rule whose start moves by whole days, or undefined where the rule names days that can't move
+ * along: a day of the month moves within its month, "the second Tuesday" to another weekday that is also the second.
+ */
+function shiftDayParts(
+  rule: RecurrenceRule,
+  start: number,
+  days: number,
+): Partial<RecurrenceRule> | undefined {
+  const { byDay, byMonthDay, byMonth, byYearDay, byWeekNumber, bySetPosition, frequency } = rule;
+  const startDay = Math.floor(start / DAY);
+  const plainDays = byDay.every((day) => day.ordinal === 0);
+  if (frequency === 'WEEKLY' || (frequency === 'DAILY' && plainDays))
+    return byMonth.length + byMonthDay.length + byYearDay.length > 0 && days !== 0
+      ? undefined
+      : { byDay: byDay.map((day) => ({ ...day, weekday: turned(day.weekday, days) })) };
+  if (byYearDay.length + byWeekNumber.length + bySetPosition.length > 0) return undefined;
+  const from = civilDate(startDay);
+  const to = civilDate(startDay + days);
+  const sameMonth = from.year === to.year && from.month === to.month;
+  if (byMonth.length > 0 && !sameMonth) return undefined;
+  if (byDay.length === 0 && byMonthDay.length === 0) return byMonth.length > 1 && !sameMonth ? undefined : {};
+  if (byDay.length === 0 && byMonthDay.length === 1 && byMonthDay[0] === from.day && sameMonth)
+    return { byMonthDay: [to.day] };
+  const [only] = byDay;
+  const nth = (day: number) => Math.ceil(day / 7);
+  if (byDay.length !== 1 || byMonthDay.length > 0 || !only || only.ordinal <= 0 || frequency !== 'MONTHLY')
+    return undefined;
+  const keepsPlace = only.ordinal === nth(from.day) && only.ordinal === nth(to.day) && sameMonth;
+  return keepsPlace ? { byDay: [{ ordinal: only.ordinal, weekday: turned(only.weekday, days) }] } : undefined;
+}
+
+/** UNTIL moved along on the clock of the start: one in UTC is read there first, so that a clock change moves nothing. */
+function shiftUntil({ kind, value }: Until, start: EventTime, days: number, by: number): Until {
+  if (kind === 'date') return { kind, value: dateString(parseDate(value) + days) };
+  if (kind === 'utc' && start.kind === 'zoned' && isKnownZone(start.zone))
+    return { kind: 'local', value: localString(instantToWall(start.zone, parseLocal(value)) + by) };
+  return { kind, value: localString(parseLocal(value) + by) };
+}
+
+function shiftRule(text: string, startTime: EventTime, days: number, by: number): string | Refusal {
   try {
     const rule = parseRule(text);
-    const until = rule.until && {
-      kind: rule.until.kind,
-      value:
-        rule.until.kind === 'date'
-          ? dateString(parseDate(rule.until.value) + days)
-          : localString(parseLocal(rule.until.value) + by),
-    };
+    const start = wallOf(startTime);
+    const until = rule.until && shiftUntil(rule.until, startTime, days, by);
     const shifted = { ...rule, ...(until ? { until } : {}) };
     if (by % DAY !== 0 && rule.byHour.length + rule.byMinute.length > 0) return 'rule-fixes-days';
-    if (days === 0 || (rule.frequency === 'DAILY' && rule.byDay.length === 0)) return formatRule(shifted);
-    if (rule.frequency === 'WEEKLY' || (rule.frequency === 'DAILY' && rule.byDay.length > 0))
-      return formatRule({
-        ...shifted,
-        byDay: rule.byDay.map((day) => ({ ...day, weekday: ((((day.weekday - 1 + days) % 7) + 7) % 7) + 1 })),
-      });
-    const fixed = [rule.byDay, rule.byMonthDay, rule.byYearDay, rule.byWeekNumber, rule.byMonth];
-    return fixed.some((part) => part.length > 0) ? 'rule-fixes-days' : formatRule(shifted);
+    if (days === 0) return formatRule(shifted);
+    const parts = shiftDayParts(rule, start, days);
+    return parts ? formatRule({ ...shifted, ...parts }) : 'rule-fixes-days';
   } catch (error) {
     if (error instanceof RecurrenceRuleError) return 'unreadable-rule';
     throw error;
   }
 }
-
-const isRefusal = (value: string): value is Refusal =>
-  value === 'rule-fixes-days' || value === 'unreadable-rule';
 
 /**
  * A whole series moved by wall-clock milliseconds: its start and end, the weekdays of a weekly rule, its
@@ -58,7 +106,7 @@ export function shiftSeries(series: CalendarEvent, by: number, zone: string): Ca
   const days = dayShift(series, moved);
   const rules: string[] = [];
   for (const text of recurrence.rules) {
-    const rule = shiftRule(text, days, by);
+    const rule = shiftRule(text, series.start, days, by);
     if (isRefusal(rule)) return rule;
     rules.push(rule);
   }
@@ -67,9 +115,15 @@ export function shiftSeries(series: CalendarEvent, by: number, zone: string): Ca
   return {
     ...moved,
     recurrence: {
+      ...recurrence,
       rules,
       dates: recurrence.dates.map(shift),
       exceptionDates: recurrence.exceptionDates.map(shift),
+      ...(recurrence.periods
+        ? {
+            periods: recurrence.periods.map(({ start, end }) => ({ start: shift(start), end: shift(end) })),
+          }
+        : {}),
     },
   };
 }

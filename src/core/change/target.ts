@@ -1,8 +1,12 @@
 import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
+import { rangeChangeAt, rangeChanges, shapeAt } from '../recurrence/occurrenceShape';
+import { Series } from '../recurrence/series';
+import type { DayOffLookup } from '../recurrence/skipDaysOff';
+import { DaysOff } from '../schedule/daysOff';
 import { parseLocal } from '../time/civil';
-import type { EventTime } from '../model/eventTime';
-import { atInstant, atWall, instantOf, wallOf } from '../time/eventTime';
+import { atWall } from '../time/eventTime';
 import type { ChangeContext } from './patch';
 
 /** What a change is about: an entry, or one occurrence of a series by the wall time of its original start. */
@@ -13,7 +17,8 @@ export interface Target {
 }
 
 /** Which occurrences a change of a recurring entry is about. */
-export type Scope = 'this' | 'every';
+export const SCOPES = ['this', 'later', 'every'] as const;
+export type Scope = (typeof SCOPES)[number];
 
 /** A text that is equal for equal targets. */
 export const targetKey = (target: Target): string =>
@@ -54,24 +59,29 @@ export function eventAt(state: State, target: Target, context: ChangeContext): C
   const entry = state.entries.get(target.entryId);
   if (!entry || target.recurrenceKey === undefined || !entry.recurrence) return entry;
   const wall = parseLocal(target.recurrenceKey);
-  const start = atWall(entry.start, wall);
-  const { recurrence: _, ...single } = entry;
+  const series = new Series(entry);
+  const ranges = rangeChanges(series, overridesOf(state, entry.id), context.zone);
+  const shownWall = series.shownWallOf(wall, context.zone, daysOffFor(state, entry)) ?? wall;
+  const { fields, start, end } = shapeAt(entry, shownWall, rangeChangeAt(ranges, wall), context.zone);
+  const { recurrence: _, recurrenceRange: __, ...single } = fields;
   return {
     ...single,
     id: context.newId(),
+    uid: entry.uid,
     seriesId: entry.id,
-    recurrenceId: start,
+    recurrenceId: atWall(entry.start, wall),
     start,
-    end: endAfter(entry, start, context.zone),
+    end,
     created: context.now,
     modified: context.now,
   };
 }
 
-/** The end of an event moved to another start: exact for zoned times, nominal for dates and floating ones. */
-export function endAfter(event: CalendarEvent, start: EventTime, zone: string): EventTime {
-  if (event.start.kind !== 'zoned')
-    return atWall(event.end, wallOf(start) + wallOf(event.end) - wallOf(event.start));
-  const length = instantOf(event.end, zone) - instantOf(event.start, zone);
-  return atInstant(event.end, instantOf(start, zone) + length, zone);
+/** What a series that skips days off has to know of the state; undefined for one that skips none. */
+export function daysOffFor(state: State, series: CalendarEvent): DayOffLookup | undefined {
+  const skip = series.recurrence?.skipDaysOff;
+  if (!skip) return undefined;
+  const own = [...state.entries.values()].filter((entry) => entry.calendarId === skip.calendarId);
+  const pattern = state.settings.get('settings')?.workingPattern ?? standardWorkingPattern;
+  return new DaysOff(own).lookup(pattern);
 }

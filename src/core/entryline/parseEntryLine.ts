@@ -1,11 +1,18 @@
 import type { Calendar } from '../model/calendar';
+import type { Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
+import { ruleOfChoice } from '../recurrence/choices';
+import { formatRule } from '../recurrence/rule';
 import { DAY, HOUR, MINUTE, dateString, localString } from '../time/civil';
+import { wallOf } from '../time/eventTime';
+import { choiceSaid, firstDay } from './firstDate';
 import { findLength, type TextSpan } from './lengths';
+import { findRepeat, type RepeatSaid } from './repeats';
 import { findWhen, mask } from './times';
+import { findZone, type NamedZone } from './zoneSaid';
 
 /** A part of the line that was understood, in the order of the chips. */
-export type UnderstoodPart = 'day' | 'time' | 'length' | 'place' | 'calendar';
+export type UnderstoodPart = 'day' | 'time' | 'length' | 'repeat' | 'zone' | 'place' | 'calendar';
 
 /** What a line of words means. */
 export interface EntryLineDraft {
@@ -13,6 +20,8 @@ export interface EntryLineDraft {
   readonly start: EventTime;
   readonly end: EventTime;
   readonly location: string;
+  /** How it repeats, if the line says so. */
+  readonly recurrence?: Recurrence;
   /** The calendar named after `#`, if one was. */
   readonly calendarId?: string;
   /** What was said, rather than filled in. */
@@ -31,6 +40,8 @@ export interface EntryLineContext {
   /** Milliseconds. */
   readonly defaultLength: number;
   readonly calendars: readonly Pick<Calendar, 'id' | 'name' | 'mark'>[];
+  /** The zones that may stand behind a time, by the names that a person writes. */
+  readonly zones?: readonly NamedZone[];
 }
 
 const CALENDAR = /(^|\s)#([\p{L}\p{N}_-]+)/u;
@@ -96,28 +107,67 @@ export function parseEntryLine(text: string, context: EntryLineContext): EntryLi
   if (calendar) take(calendar.span);
   const allDayMatch = ALL_DAY.exec(masked);
   if (allDayMatch) take({ from: allDayMatch.index, to: allDayMatch.index + allDayMatch[0].length });
+  const repeat = findRepeat(masked, context.nowWall);
+  repeat?.spans.forEach(take);
   const length = findLength(masked);
   if (length) take(length.span);
   const when = findWhen(masked, context.nowWall);
   when.spans.forEach(take);
+  const zone =
+    when.time === undefined
+      ? undefined
+      : findZone(
+          masked,
+          when.spans.map((span) => span.to),
+          context.zones ?? [],
+        );
+  if (zone) take(zone.span);
   const place = findPlace(masked);
   if (place) take(place.span);
 
   if (when.day !== undefined) said.push('day');
   if (when.time !== undefined) said.push('time');
   if (length || when.endTime !== undefined || when.endDay !== undefined) said.push('length');
+  if (repeat) said.push('repeat');
+  if (zone) said.push('zone');
   if (place) said.push('place');
   if (calendar) said.push('calendar');
 
-  const times = timesOf(when, length, allDayMatch !== null, context);
+  const meant = repeat ? { ...when, day: firstDayOf(repeat, when, context) } : when;
+  const times = timesOf(meant, length, allDayMatch !== null, {
+    ...context,
+    zone: zone?.zone ?? context.zone,
+  });
+  const startWall = wallOf(times.start);
   return {
     title: titleOf(masked),
     ...times,
+    ...(repeat
+      ? {
+          recurrence: {
+            rules: [formatRule(ruleOfChoice(choiceSaid(repeat, startWall), startWall))],
+            dates: [],
+            exceptionDates: [],
+          },
+        }
+      : {}),
     location: place?.location ?? '',
     ...(calendar ? { calendarId: calendar.calendarId } : {}),
     said,
     spans: understood.sort((a, b) => a.from - b.from),
   };
+}
+
+/** The first day of a repeat: from the day that is said, or from the selected one; a time that is over counts for the next. */
+function firstDayOf(
+  repeat: RepeatSaid,
+  when: ReturnType<typeof findWhen>,
+  context: EntryLineContext,
+): number {
+  if (when.day !== undefined) return firstDay(repeat, when.day);
+  const today = Math.floor(context.nowWall / DAY);
+  const isOver = when.time !== undefined && context.selectedDay * DAY + when.time < context.nowWall;
+  return firstDay(repeat, context.selectedDay === today && isOver ? today + 1 : context.selectedDay);
 }
 
 function timesOf(

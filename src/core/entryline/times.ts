@@ -64,7 +64,11 @@ export function findWhen(text: string, nowWall: number): WhenSaid {
   let said: WhenSaid = range ?? { spans: [] };
   for (const result of results) {
     const { start, end } = result;
-    const span = { from: result.index, to: result.index + result.text.length };
+    // An abbreviation of a zone behind the time is left for whoever knows zones.
+    const zone = start.isCertain('timezoneOffset')
+      ? /\s*\(?[A-Z]{2,5}\)?$/.exec(result.text)?.[0]
+      : undefined;
+    const span = { from: result.index, to: result.index + result.text.length - (zone?.length ?? 0) };
     const hasDay = (['day', 'weekday', 'month'] as const).some((part) => start.isCertain(part));
     const hasTime = start.isCertain('hour');
     if ((hasDay && said.day !== undefined) || (hasTime && said.time !== undefined && !hasDay)) continue;

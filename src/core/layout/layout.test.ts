@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DAY, HOUR, MINUTE, parseDate } from '../time/civil';
 import type { Occurrence } from '../schedule/occurrence';
-import { standardWorkingPattern } from '../model/settings';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { type Extent, layoutColumns } from './columns';
 import { hoursHeight, layoutDay, minuteToY, snapMinute, yToMinute, type HoursScale } from './hours';
 import { layoutRibbons } from './ribbons';

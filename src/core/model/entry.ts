@@ -12,11 +12,25 @@ export type Classification = z.infer<typeof Classification>;
 export const Status = z.enum(STATUSES);
 export type Status = z.infer<typeof Status>;
 
+/** What becomes of an occurrence on a day off: left out, or moved to the next or previous working day. */
+export const DAY_OFF_HANDLINGS = ['omit', 'next', 'previous'] as const;
+export type DayOffHandling = (typeof DAY_OFF_HANDLINGS)[number];
+
+/** A series that skips days off: the calendar whose all-day entries are days off, and what happens on them. */
+export const SkipDaysOff = z.object({
+  calendarId: z.string().min(1),
+  handling: z.enum(DAY_OFF_HANDLINGS),
+});
+export type SkipDaysOff = z.infer<typeof SkipDaysOff>;
+
 /** Repeats of an event (RFC 5545 3.8.5): RRULE values as text, further dates and dates left out. */
 export const Recurrence = z.object({
   rules: z.array(z.string().min(1)),
   dates: z.array(EventTime),
   exceptionDates: z.array(EventTime),
+  /** Further dates that have ends of their own (RDATE with PERIOD, RFC 5545 3.8.5.2). */
+  periods: z.array(z.object({ start: EventTime, end: EventTime })).optional(),
+  skipDaysOff: SkipDaysOff.optional(),
 });
 export type Recurrence = z.infer<typeof Recurrence>;
 
@@ -53,6 +67,8 @@ export const CalendarEvent = z.object({
   /** The series that this event overrides one occurrence of, and which (its original start). */
   seriesId: z.string().optional(),
   recurrenceId: EventTime.optional(),
+  /** Whether the change holds for the later occurrences too (RANGE, RFC 5545 3.2.13). */
+  recurrenceRange: z.literal('this-and-future').optional(),
   availability: Availability,
   classification: Classification,
   status: Status,

@@ -21,9 +21,19 @@ export const WorkingPattern = z.object({
 });
 export type WorkingPattern = z.infer<typeof WorkingPattern>;
 
+/** A further column of hours in another zone, under a name of the person's own. */
+export const ZoneRail = z.object({ zone: z.string().min(1), label: z.string().trim().min(1).max(24) });
+export type ZoneRail = z.infer<typeof ZoneRail>;
+
+/** The most zone rails beside the home zone's. */
+export const MOST_ZONE_RAILS = 3;
+
 export const Settings = z.object({
   id: z.literal('settings'),
   homeZone: z.string().min(1),
+  /** What the home zone is called; its city otherwise. */
+  homeLabel: z.string().trim().max(24).optional(),
+  zoneRails: z.array(ZoneRail).max(MOST_ZONE_RAILS).default([]),
   /** The calendar that new entries go to. */
   targetCalendarId: z.string().optional(),
   workingPattern: WorkingPattern,
@@ -32,28 +42,3 @@ export const Settings = z.object({
   demoNow: z.string().optional(),
 });
 export type Settings = z.infer<typeof Settings>;
-
-const office = (...spans: [number, number][]): WorkingDay => ({
-  spans: spans.map(([from, to]) => ({ from, to })),
-  place: 'office',
-});
-
-/** A five-day week of seven and a half hours, in the office. */
-export const standardWorkingPattern: WorkingPattern = {
-  weekdays: [
-    ...Array.from({ length: 5 }, () => office([8 * 60 + 30, 12 * 60 + 30], [13 * 60 + 30, 17 * 60])),
-    office(),
-    office(),
-  ],
-  exceptions: {},
-};
-
-/** Settings of someone who begins with nothing. */
-export function initialSettings(homeZone: string): Settings {
-  return {
-    id: 'settings',
-    homeZone,
-    workingPattern: standardWorkingPattern,
-    defaultLengthMinutes: 60,
-  };
-}

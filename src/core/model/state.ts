@@ -12,6 +12,8 @@ export const Session = z.object({
   id: z.literal('session'),
   /** Reminders up to this instant have been shown. */
   remindedUntil: z.number().optional(),
+  /** The device's zone that the person was asked about, where it is not the home zone. */
+  askedZone: z.string().optional(),
 });
 export type Session = z.infer<typeof Session>;
 

@@ -8,13 +8,17 @@ import type { ByDay, RecurrenceRule } from './rule';
 
 const ascending = (days: Iterable<number>): number[] => [...new Set(days)].sort((a, b) => a - b);
 
-function monthDays(year: number, month: number, wanted: readonly number[]): number[] {
-  const length = daysInMonth(year, month);
+/** The day of a period for a position from its start or end; one beyond its length by SKIP (RFC 7529 4.1). */
+function dayAt(first: number, length: number, position: number, skip: RecurrenceRule['skip']): number[] {
+  const day = position > 0 ? position : length + 1 + position;
+  if (day >= 1 && day <= length) return [first + day - 1];
+  if (!skip || day < 1) return [];
+  return [skip === 'BACKWARD' ? first + length - 1 : first + length];
+}
+
+function monthDays(rule: RecurrenceRule, year: number, month: number, wanted: readonly number[]): number[] {
   const first = dayNumber(year, month, 1);
-  return wanted
-    .map((day) => (day > 0 ? day : length + 1 + day))
-    .filter((day) => day >= 1 && day <= length)
-    .map((day) => first + day - 1);
+  return wanted.flatMap((day) => dayAt(first, daysInMonth(year, month), day, rule.skip));
 }
 
 /** Weekdays within a span of days: every one, or the nth from its start or end. */
@@ -31,6 +35,19 @@ function weekdaysWithin(first: number, length: number, wanted: readonly ByDay[])
   }
   return days;
 }
+
+/** Whether a day is one of the wanted weekdays of a span: every one, or the nth from its start or end. */
+function isNthWeekday(wanted: readonly ByDay[], day: number, first: number, length: number): boolean {
+  const nth = Math.ceil((day - first + 1) / 7);
+  const fromEnd = -Math.ceil((first + length - day) / 7);
+  return wanted.some(
+    ({ weekday, ordinal }) =>
+      weekday === weekdayOf(day) && (ordinal === 0 || ordinal === nth || ordinal === fromEnd),
+  );
+}
+
+const daysOfSpan = (first: number, length: number): number[] =>
+  Array.from({ length }, (_, index) => first + index);
 
 const hasMonth = (rule: RecurrenceRule, day: number): boolean =>
   rule.byMonth.length === 0 || rule.byMonth.includes(civilDate(day).month);
@@ -61,21 +78,42 @@ export const passesDayLimits = (rule: RecurrenceRule, day: number): boolean =>
 export function weekSet(rule: RecurrenceRule, firstDay: number, startDay: number): number[] {
   const weekdays = rule.byDay.length > 0 ? rule.byDay.map((day) => day.weekday) : [weekdayOf(startDay)];
   const days = weekdays.map((weekday) => firstDay + ((weekday - rule.weekStart + 7) % 7));
-  return ascending(days.filter((day) => hasMonth(rule, day)));
+  return ascending(
+    days.filter((day) => hasMonth(rule, day) && hasMonthDay(rule, day) && hasYearDay(rule, day)),
+  );
 }
 
-/** The days of a month. */
-export function monthSet(rule: RecurrenceRule, year: number, month: number, startDay: number): number[] {
+/** The days of a month. Ordinals of weekdays count within the month, but for a yearly rule without BYMONTH. */
+export function monthSet(
+  rule: RecurrenceRule,
+  year: number,
+  month: number,
+  startDay: number,
+  ordinals: 'in-month' | 'in-year' = 'in-month',
+): number[] {
   if (rule.byMonth.length > 0 && !rule.byMonth.includes(month)) return [];
   if (rule.byMonthDay.length > 0) {
-    const days = ascending(monthDays(year, month, rule.byMonthDay));
-    if (rule.byDay.length === 0) return days;
-    const allowed = new Set(weekdaysWithin(dayNumber(year, month, 1), daysInMonth(year, month), rule.byDay));
-    return days.filter((day) => allowed.has(day));
+    const days = ascending(monthDays(rule, year, month, rule.byMonthDay));
+    if (rule.byDay.length === 0) return days.filter((day) => hasYearDay(rule, day));
+    // A day that SKIP moved into the next month counts in that month.
+    const spanOf = (day: number): [number, number] => {
+      const date = civilDate(day);
+      return ordinals === 'in-month'
+        ? [dayNumber(date.year, date.month, 1), daysInMonth(date.year, date.month)]
+        : [dayNumber(date.year, 1, 1), daysInYear(date.year)];
+    };
+    return days.filter((day) => isNthWeekday(rule.byDay, day, ...spanOf(day)) && hasYearDay(rule, day));
   }
   if (rule.byDay.length > 0)
-    return ascending(weekdaysWithin(dayNumber(year, month, 1), daysInMonth(year, month), rule.byDay));
-  return monthDays(year, month, [civilDate(startDay).day]);
+    return ascending(weekdaysWithin(dayNumber(year, month, 1), daysInMonth(year, month), rule.byDay)).filter(
+      (day) => hasYearDay(rule, day),
+    );
+  // The standard gives BYYEARDAY no meaning here; other programs read it as a limit on every day.
+  if (rule.byYearDay.length > 0)
+    return daysOfSpan(dayNumber(year, month, 1), daysInMonth(year, month)).filter((day) =>
+      hasYearDay(rule, day),
+    );
+  return monthDays(rule, year, month, [civilDate(startDay).day]);
 }
 
 function weekNumberDays(rule: RecurrenceRule, year: number, startDay: number): number[] {
@@ -102,10 +140,7 @@ export function yearSet(rule: RecurrenceRule, year: number, startDay: number): n
       ),
     );
   if (rule.byYearDay.length > 0) {
-    const days = rule.byYearDay
-      .map((wanted) => (wanted > 0 ? wanted : daysInYear(year) + 1 + wanted))
-      .filter((ofYear) => ofYear >= 1 && ofYear <= daysInYear(year))
-      .map((ofYear) => firstDay + ofYear - 1);
+    const days = rule.byYearDay.flatMap((wanted) => dayAt(firstDay, daysInYear(year), wanted, rule.skip));
     return ascending(
       days.filter((day) => hasMonth(rule, day) && hasMonthDay(rule, day) && hasWeekday(rule, day)),
     );
@@ -119,5 +154,6 @@ export function yearSet(rule: RecurrenceRule, year: number, startDay: number): n
       ? rule.byMonth
       : [civilDate(startDay).month];
   const inMonth = { ...rule, byMonth: [] };
-  return ascending(months.flatMap((month) => monthSet(inMonth, year, month, startDay)));
+  const ordinals = everyMonth ? 'in-year' : 'in-month';
+  return ascending(months.flatMap((month) => monthSet(inMonth, year, month, startDay, ordinals)));
 }

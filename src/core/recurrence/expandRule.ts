@@ -12,9 +12,6 @@ export interface WallRange {
 export const LAST_WALL = dayNumber(10_000, 1, 1) * DAY;
 /** Periods without any date after which a rule counts as making none: the calendar repeats within 400 years. */
 const EMPTY_PERIODS = 150_000;
-/** Periods of a frequency shorter than a day that one call may walk. */
-const SHORT_PERIODS = 200_000;
-
 const SHORT = { HOURLY: HOUR, MINUTELY: MINUTE, SECONDLY: 1000 } as const;
 
 /** The times of a day, in milliseconds, of a rule whose periods are days or longer. */
@@ -101,79 +98,113 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
 function* longPeriods(rule: RecurrenceRule, start: number, window: WallRange): Generator<number> {
   const periods = periodsOf(rule, Math.floor(start / DAY));
   const times = timesOfDay(rule, start);
-  // One period earlier: a week of BYWEEKNO may begin in the year before.
+  // One period earlier: a week of BYWEEKNO may begin in the year before, and SKIP may reach into the next period.
   let index = Math.max(0, periods.indexOf(Math.floor(window.start / DAY)) - 1);
   let empty = 0;
   for (; empty < EMPTY_PERIODS && periods.firstDay(index) * DAY < window.end; index++) {
     const days = periods.days(index);
-    const walls = days.flatMap((day) => times.map((time) => day * DAY + time));
+    const walls =
+      times.length === 1
+        ? days.map((day) => day * DAY + times[0]!)
+        : days.flatMap((day) => times.map((time) => day * DAY + time));
     const picked = pick(walls, rule.bySetPosition);
     empty = picked.length === 0 ? empty + 1 : 0;
     yield* picked;
   }
 }
 
-function* shortPeriods(rule: RecurrenceRule, start: number, from: number): Generator<number> {
+function* shortPeriods(rule: RecurrenceRule, start: number, window: WallRange): Generator<number> {
   const unit = SHORT[rule.frequency as keyof typeof SHORT];
   const step = unit * rule.interval;
   const passes = (given: readonly number[], value: number) => given.length === 0 || given.includes(value);
   const or = (given: readonly number[], otherwise: number) => (given.length > 0 ? given : [otherwise]);
   let at = Math.floor(start / unit) * unit;
-  if (from > at) at += Math.floor((from - at) / step) * step;
-  for (let walked = 0; walked < SHORT_PERIODS && at < LAST_WALL; walked++, at += step) {
+  if (window.start > at) at += Math.floor((window.start - at) / step) * step;
+  // Periods that a limit rules out are passed over by the day, the hour or the minute.
+  const skipTo = (boundary: number) => (at += Math.max(1, Math.ceil((boundary - at) / step)) * step);
+  for (let empty = 0; empty < EMPTY_PERIODS && at < window.end; empty++) {
     const day = Math.floor(at / DAY);
     if (!passesDayLimits(rule, day)) {
-      at += Math.max(0, Math.floor(((day + 1) * DAY - at - 1) / step)) * step;
+      skipTo((day + 1) * DAY);
       continue;
     }
     const hour = Math.floor((at - day * DAY) / HOUR);
-    if (!passes(rule.byHour, hour)) continue;
+    const hourStart = day * DAY + hour * HOUR;
+    if (!passes(rule.byHour, hour)) {
+      skipTo(hourStart + HOUR);
+      continue;
+    }
     const minute = Math.floor(at / MINUTE) % 60;
-    if (rule.frequency !== 'HOURLY' && !passes(rule.byMinute, minute)) continue;
+    if (rule.frequency !== 'HOURLY' && !passes(rule.byMinute, minute)) {
+      skipTo(hourStart + (minute + 1) * MINUTE);
+      continue;
+    }
     if (rule.frequency === 'SECONDLY') {
-      if (passes(rule.bySecond, Math.floor(at / 1000) % 60)) yield at;
+      if (passes(rule.bySecond, Math.floor(at / 1000) % 60)) {
+        yield* pick([at], rule.bySetPosition);
+        empty = 0;
+      }
+      at += step;
       continue;
     }
     const seconds = or(rule.bySecond, Math.floor(start / 1000) % 60);
     const minutes =
       rule.frequency === 'HOURLY' ? or(rule.byMinute, Math.floor(start / MINUTE) % 60) : [minute];
-    const hourStart = day * DAY + hour * HOUR;
-    const times = minutes.flatMap((m) => seconds.map((s) => hourStart + m * MINUTE + s * 1000));
+    const times = minutes.flatMap((m) => seconds.map((s) => hourStart + m * MINUTE + Math.min(s, 59) * 1000));
     yield* pick(
-      times.sort((a, b) => a - b),
+      [...new Set(times)].sort((a, b) => a - b),
       rule.bySetPosition,
     );
+    empty = 0;
+    at += step;
+  }
+}
+
+/** The most dates that one call gives. */
+export const MOST_DATES = 1_000_000;
+
+/** A rule makes more dates within a window than anyone can look at. */
+export class TooManyDatesError extends RangeError {
+  constructor() {
+    super(`a rule makes more than ${MOST_DATES} dates`);
+    this.name = 'TooManyDatesError';
   }
 }
 
 /**
- * The wall times that a rule makes within a window, ascending. The cost is by the window, not by the time
- * since the start (but a rule with COUNT is walked from its start).
+ * The wall times that a rule makes within a window, ascending and each once. The cost is by the window, not by the
+ * time since the start (but a rule with COUNT is walked from its start).
  *
- * RFC 5545 3.3.10 and 3.8.5.3. The start itself is always the first time and counts towards COUNT.
+ * RFC 5545 3.3.10 and 3.8.5.3; SKIP of RFC 7529. The start itself is always the first time and counts towards COUNT.
  * @param start wall time of DTSTART
  * @param until the last wall time allowed, inclusive (UNTIL, already on this wall clock)
+ * @param most a number of dates after which it stops
+ * @throws TooManyDatesError if there are more than `MOST_DATES` and no smaller `most` was given
  */
 export function expandRule(
   rule: RecurrenceRule,
   start: number,
   window: WallRange,
   until = Infinity,
+  most = Infinity,
 ): number[] {
   const result: number[] = [];
   const last = Math.min(until, LAST_WALL - 1);
-  const inWindow = (wall: number) => wall >= window.start && wall < window.end;
-  if (inWindow(start) && start <= last) result.push(start);
+  if (start >= window.start && start < window.end && start <= last) result.push(start);
   let remaining = rule.count === undefined ? Infinity : rule.count - 1;
-  const from = rule.count === undefined ? window.start : start;
+  const walked = {
+    start: rule.count === undefined ? window.start : start,
+    end: Math.min(window.end, last + 1),
+  };
   const walls =
-    rule.frequency in SHORT
-      ? shortPeriods(rule, start, from)
-      : longPeriods(rule, start, { start: from, end: Math.min(window.end, last + 1) });
+    rule.frequency in SHORT ? shortPeriods(rule, start, walked) : longPeriods(rule, start, walked);
+  let previous = start;
   for (const wall of walls) {
-    if (wall <= start) continue;
-    if (remaining-- <= 0 || wall > last || wall >= window.end) break;
-    if (wall >= window.start) result.push(wall);
+    if (wall <= previous) continue;
+    previous = wall;
+    if (remaining-- <= 0 || wall > last || wall >= window.end || result.length >= most) break;
+    if (wall < window.start) continue;
+    if (result.push(wall) > MOST_DATES) throw new TooManyDatesError();
   }
   return result;
 }

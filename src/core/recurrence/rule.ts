@@ -1,4 +1,4 @@
-import { isRealDate } from '../time/civil';
+import { civilDate, DAY, isRealDate, weekdayOf } from '../time/civil';
 
 export const FREQUENCIES = [
   'SECONDLY',
@@ -19,6 +19,10 @@ export interface ByDay {
   readonly weekday: number;
   readonly ordinal: number;
 }
+
+/** What becomes of a date that its month or year has not (RFC 7529 4.1): left out, the day before, the day after. */
+export const SKIPS = ['OMIT', 'BACKWARD', 'FORWARD'] as const;
+export type Skip = (typeof SKIPS)[number];
 
 /** When a rule ends: a date, a wall time, or an instant in UTC, as its text says. */
 export interface Until {
@@ -44,6 +48,8 @@ export interface RecurrenceRule {
   readonly byMinute: readonly number[];
   readonly bySecond: readonly number[];
   readonly bySetPosition: readonly number[];
+  /** RFC 7529; absent as by RFC 5545: left out. */
+  readonly skip?: Exclude<Skip, 'OMIT'>;
 }
 
 /** Why a text is no rule. */
@@ -85,7 +91,7 @@ function until(text: string): Until {
 }
 
 /**
- * Reads the value of an RRULE (RFC 5545 3.3.10), with or without "RRULE:" before it.
+ * Reads the value of an RRULE (RFC 5545 3.3.10, with SKIP of RFC 7529), with or without "RRULE:" before it.
  * @throws RecurrenceRuleError naming the part that can't be read
  */
 export function parseRule(text: string): RecurrenceRule {
@@ -109,6 +115,10 @@ export function parseRule(text: string): RecurrenceRule {
   const count = one('COUNT', 1, Number.MAX_SAFE_INTEGER);
   const end = parts.get('UNTIL');
   const weekStart = parts.get('WKST');
+  const scale = parts.get('RSCALE') ?? 'GREGORIAN';
+  if (scale !== 'GREGORIAN') throw new RecurrenceRuleError(`RSCALE=${scale}`);
+  const skip = SKIPS.find((name) => name === (parts.get('SKIP') ?? 'OMIT'));
+  if (!skip) throw new RecurrenceRuleError(`SKIP=${parts.get('SKIP')}`);
   return {
     frequency,
     interval: one('INTERVAL', 1, 1_000_000) ?? 1,
@@ -124,6 +134,7 @@ export function parseRule(text: string): RecurrenceRule {
     byMinute: list('BYMINUTE', 0, 59),
     bySecond: list('BYSECOND', 0, 60),
     bySetPosition: list('BYSETPOS', 1, 366, true),
+    ...(skip === 'OMIT' ? {} : { skip }),
   };
 }
 
@@ -132,6 +143,8 @@ const compact = (text: string): string => text.replaceAll(/[-:]/g, '');
 /** The text of a rule, parts in the order of the standard's own examples. */
 export function formatRule(rule: RecurrenceRule): string {
   const parts: [string, string | number | undefined][] = [
+    // SKIP may stand only where RSCALE does (RFC 7529 4.1).
+    ['RSCALE', rule.skip && 'GREGORIAN'],
     ['FREQ', rule.frequency],
     ['INTERVAL', rule.interval === 1 ? undefined : rule.interval],
     ['COUNT', rule.count],
@@ -146,9 +159,48 @@ export function formatRule(rule: RecurrenceRule): string {
     ['BYMINUTE', rule.byMinute.join()],
     ['BYSECOND', rule.bySecond.join()],
     ['BYSETPOS', rule.bySetPosition.join()],
+    ['SKIP', rule.skip],
   ];
   return parts
     .filter(([, value]) => value !== undefined && value !== '')
     .map(([name, value]) => `${name}=${value}`)
     .join(';');
+}
+
+/**
+ * A rule that says at another start what it said at its own: the weekday, day or month that it took from its start
+ * are written out where the new start has others (RFC 5545 3.3.10: "information from DTSTART").
+ * @param start wall time of the start that the rule was written for
+ * @param newStart wall time of the start that it is to have
+ */
+export function explicitRule(rule: RecurrenceRule, start: number, newStart: number): RecurrenceRule {
+  const startDay = Math.floor(start / DAY);
+  const newDay = Math.floor(newStart / DAY);
+  const date = civilDate(startDay);
+  const newDate = civilDate(newDay);
+  const none = (...parts: (readonly unknown[])[]) => parts.every((part) => part.length === 0);
+  const sameWeekday = weekdayOf(startDay) === weekdayOf(newDay);
+  const byDay = [{ weekday: weekdayOf(startDay), ordinal: 0 }];
+  switch (rule.frequency) {
+    case 'WEEKLY':
+      return none(rule.byDay) && !sameWeekday ? { ...rule, byDay } : rule;
+    case 'MONTHLY':
+      return none(rule.byDay, rule.byMonthDay, rule.byYearDay) && date.day !== newDate.day
+        ? { ...rule, byMonthDay: [date.day] }
+        : rule;
+    case 'YEARLY':
+      if (rule.byWeekNumber.length > 0) return none(rule.byDay) && !sameWeekday ? { ...rule, byDay } : rule;
+      if (!none(rule.byDay, rule.byYearDay, rule.byMonthDay)) return rule;
+      if (date.day === newDate.day && (date.month === newDate.month || rule.byMonth.length > 0)) return rule;
+      return {
+        ...rule,
+        byMonth: rule.byMonth.length > 0 ? rule.byMonth : [date.month],
+        byMonthDay: [date.day],
+      };
+    case 'DAILY':
+    case 'HOURLY':
+    case 'MINUTELY':
+    case 'SECONDLY':
+      return rule;
+  }
 }

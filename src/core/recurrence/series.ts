@@ -5,11 +5,16 @@ import { recurrenceKey, wallOf, zoneOf } from '../time/eventTime';
 import { instantToWall, wallToInstant } from '../time/zones';
 import { expandRule, LAST_WALL, type WallRange } from './expandRule';
 import { parseRule, type RecurrenceRule, RecurrenceRuleError, type Until } from './rule';
+import { RuleBlocks } from './ruleBlocks';
+import { makesTooManyDates, MOST_DATES_A_YEAR } from './ruleProblems';
+import { dayInstead, type DayOffLookup, FARTHEST_MOVE } from './skipDaysOff';
 
 /** One date of a series, before overrides. */
 export interface SeriesDate {
   /** The original start as wall time: the identity of the occurrence (RECURRENCE-ID). */
   readonly wall: number;
+  /** Where it is shown: another day than the original where a day off moved it. */
+  readonly shownWall: number;
   /** Instants, in the zone that the series is viewed in if it has none. */
   readonly start: number;
   readonly end: number;
@@ -17,22 +22,31 @@ export interface SeriesDate {
 
 interface CompiledRule {
   readonly rule: RecurrenceRule;
-  readonly until: Until | undefined;
+  readonly blocks: RuleBlocks;
+  /** Whether it makes more dates than a view can hold: it then makes its start alone, unless all are asked for. */
+  readonly isDense: boolean;
+}
+
+/** A further date with an end of its own: its wall time, and its length in milliseconds. */
+interface Period {
+  readonly wall: number;
+  readonly length: number;
 }
 
 /**
  * A series made ready for expansion: rules parsed, exceptions and further dates as wall times.
- * An unreadable rule makes no dates; `readRules` says so to whoever reads a file.
+ * An unreadable rule makes no dates; `readRules` and `problemsOfRule` say so to whoever reads a file.
  */
 export class Series {
   readonly allDay: boolean;
   private readonly startWall: number;
   private readonly endWall: number;
-  private readonly rules: CompiledRule[];
+  private readonly rules: readonly CompiledRule[];
   private readonly dates: readonly EventTime[];
   private readonly exceptions: readonly EventTime[];
   private readonly exactLengthByZone = new Map<string, number>();
   private readonly lastWallByZone = new Map<string, number>();
+  private readonly periodsByZone = new Map<string, readonly Period[]>();
   /** The occurrences of a counted rule, walked once. */
   private readonly countedWalls = new Map<CompiledRule, number[]>();
 
@@ -41,7 +55,11 @@ export class Series {
     this.startWall = wallOf(event.start);
     this.endWall = wallOf(event.end);
     const recurrence = event.recurrence ?? { rules: [], dates: [], exceptionDates: [] };
-    this.rules = readRules(recurrence.rules).rules.map((rule) => ({ rule, until: rule.until }));
+    this.rules = readRules(recurrence.rules).rules.map((rule) => ({
+      rule,
+      blocks: new RuleBlocks(rule, this.startWall),
+      isDense: makesTooManyDates(rule, this.startWall),
+    }));
     this.dates = recurrence.dates;
     this.exceptions = recurrence.exceptionDates;
   }
@@ -60,73 +78,168 @@ export class Series {
     return length;
   }
 
-  /** The dates whose span [start, end) touches the window of instants, ascending by original start. */
-  between(window: WallRange, viewZone: string): SeriesDate[] {
+  /**
+   * The dates whose span [start, end) touches the window of instants, ascending by original start.
+   * @param daysOff what the series has to know if it skips days off; without it, it skips none
+   * @param all whether rules that make more dates than a view can hold are expanded, too
+   * @throws TooManyDatesError if all are asked for and they are too many for any list
+   */
+  between(window: WallRange, viewZone: string, daysOff?: DayOffLookup, all = false): SeriesDate[] {
     const zone = zoneOf(this.event.start, viewZone);
+    const periods = this.periods(zone);
     const length = this.length(viewZone);
-    const wallWindow = { start: window.start - Math.max(0, length) - 2 * DAY, end: window.end + 2 * DAY };
+    const longest = Math.max(0, length, ...periods.map((period) => period.length));
+    const skip = daysOff && this.event.recurrence?.skipDaysOff;
+    const reach = (skip && skip.handling !== 'omit' ? FARTHEST_MOVE + 2 : 2) * DAY;
+    const wallWindow = { start: window.start - longest - reach, end: window.end + reach };
     // Most series have ended, or not begun, in most windows.
     if (
-      this.dates.length === 0 &&
+      this.dates.length + periods.length === 0 &&
       (wallWindow.end <= this.startWall || this.lastWall(zone) < wallWindow.start)
     )
       return [];
-    const walls = this.wallsBetween(wallWindow, zone);
     const result: SeriesDate[] = [];
-    for (const wall of walls) {
-      const start = wallToInstant(zone, wall);
-      const end = this.allDay ? wallToInstant(zone, wall + length) : start + length;
-      if (start < window.end && (end > window.start || (start === end && start >= window.start)))
-        result.push({ wall, start, end });
+    for (const wall of this.wallsBetween(wallWindow, zone, all)) {
+      const date = this.dateAt(wall, zone, length, daysOff);
+      if (!date) continue;
+      const { start, end } = date;
+      if (!(start < window.end && (end > window.start || (start === end && start >= window.start)))) continue;
+      // Of two walls that a clock change puts on one instant, the clock shows the later one.
+      const last = result.at(-1);
+      if (last && last.start === start && last.shownWall !== date.shownWall) result.pop();
+      result.push(date);
     }
     return result;
   }
 
-  /** The first `limit` dates from a wall time on. */
-  next(fromWall: number, limit: number, viewZone: string): SeriesDate[] {
+  /** The first `limit` dates from a wall time on; of a series that skips days off, those that are left. */
+  next(fromWall: number, limit: number, viewZone: string, daysOff?: DayOffLookup): SeriesDate[] {
     const zone = zoneOf(this.event.start, viewZone);
     const length = this.length(viewZone);
-    const walls: number[] = [];
-    let start = Math.max(fromWall, this.startWall);
-    for (let days = 40; walls.length < limit && start < LAST_WALL; days *= 4) {
+    const found: SeriesDate[] = [];
+    const hasEarlierDates = this.dates.length + this.periods(zone).length > 0;
+    let start = hasEarlierDates ? fromWall : Math.max(fromWall, this.startWall);
+    for (let days = 40; found.length < limit && start < LAST_WALL; days *= 4) {
       const end = Math.min(LAST_WALL, start + days * DAY);
-      walls.push(...this.wallsBetween({ start, end }, zone));
+      if (start > this.lastWall(zone)) break;
+      for (const wall of this.wallsBetween({ start, end }, zone)) {
+        const date = this.dateAt(wall, zone, length, daysOff);
+        if (date && found.push(date) === limit) break;
+      }
       start = end;
     }
-    return walls.slice(0, limit).map((wall) => {
-      const at = wallToInstant(zone, wall);
-      return { wall, start: at, end: this.allDay ? wallToInstant(zone, wall + length) : at + length };
-    });
+    return found;
   }
 
-  /** A wall time after which the rules make no more dates: UNTIL, or the last of COUNT. */
-  private lastWall(zone: string): number {
+  /** Where the date of an original start lies; undefined if it falls on a day off that is left out. */
+  private dateAt(
+    wall: number,
+    zone: string,
+    length: number,
+    daysOff: DayOffLookup | undefined,
+  ): SeriesDate | undefined {
+    const shownWall = this.shownWallOf(wall, zone, daysOff);
+    if (shownWall === undefined) return undefined;
+    const own = this.periods(zone).find((period) => period.wall === wall);
+    const start = wallToInstant(zone, shownWall);
+    const long = own?.length ?? length;
+    return {
+      wall,
+      shownWall,
+      start,
+      end: this.allDay ? wallToInstant(zone, shownWall + long) : start + long,
+    };
+  }
+
+  /**
+   * The wall time that an original start is shown at; undefined if it is left out, because it falls on a day off
+   * or would move onto a day that has its own occurrence.
+   */
+  shownWallOf(wall: number, viewZone: string, daysOff: DayOffLookup | undefined): number | undefined {
+    const skip = this.event.recurrence?.skipDaysOff;
+    if (!skip || !daysOff) return wall;
+    const day = Math.floor(wall / DAY);
+    const instead = dayInstead(day, skip.handling, daysOff);
+    if (instead === undefined || instead === day) return instead === undefined ? undefined : wall;
+    const moved = wall + (instead - day) * DAY;
+    return this.isDate(moved, zoneOf(this.event.start, viewZone)) ? undefined : moved;
+  }
+
+  /** Whether the series has an occurrence that starts, by its rules and further dates, at a wall time of its clock. */
+  isDate(wall: number, viewZone: string): boolean {
+    const zone = zoneOf(this.event.start, viewZone);
+    return this.wallsBetween({ start: wall, end: wall + 1 }, zone).length > 0;
+  }
+
+  /** Whether the rules and further dates make a wall time, left out or not. */
+  makes(wall: number, viewZone: string): boolean {
+    const zone = zoneOf(this.event.start, viewZone);
+    return this.madeBetween({ start: wall, end: wall + 1 }, zone).includes(wall);
+  }
+
+  /** The wall times of each rule's own dates before a wall time, exceptions included: how its COUNT divides. */
+  ruleDatesBefore(wall: number, viewZone: string): number[][] {
+    const zone = zoneOf(this.event.start, viewZone);
+    const window = { start: this.startWall, end: wall };
+    return this.rules.map((compiled) => this.ruleWalls(compiled, window, zone));
+  }
+
+  /** Whether a rule makes more dates than a view can hold. */
+  get isDense(): boolean {
+    return this.rules.some((compiled) => compiled.isDense);
+  }
+
+  /** A wall time after which there are no more dates: UNTIL, the last of COUNT, or the last further date. */
+  lastWall(viewZone: string): number {
+    const zone = zoneOf(this.event.start, viewZone);
     const known = this.lastWallByZone.get(zone);
     if (known !== undefined) return known;
     const lasts = this.rules.map((compiled) =>
       compiled.rule.count === undefined
-        ? this.untilWall(compiled.until, zone)
+        ? this.untilWall(compiled.rule.until, zone)
         : (this.counted(compiled, zone).at(-1) ?? this.startWall),
     );
-    const last = Math.max(this.startWall, ...lasts);
+    const further = [
+      ...this.dates.map((date) => this.furtherWall(date, zone)),
+      ...this.periods(zone).map((period) => period.wall),
+    ];
+    const last = Math.max(this.startWall, ...lasts, ...further);
     this.lastWallByZone.set(zone, last);
     return last;
   }
 
-  private wallsBetween(window: WallRange, zone: string): number[] {
-    let walls: number[] = [];
-    for (const compiled of this.rules) walls.push(...this.ruleWalls(compiled, window, zone));
-    for (const date of this.dates) walls.push(this.wallHere(date, zone));
-    if (this.rules.length === 0) walls.push(this.startWall);
-    if (this.rules.length + this.dates.length > 1) walls = [...new Set(walls)].sort((a, b) => a - b);
-    if (this.dates.length > 0 || this.rules.length === 0)
-      walls = walls.filter((wall) => wall >= window.start && wall < window.end);
+  /** The last wall time that a rule's UNTIL allows on this series' clock; infinite without one. */
+  untilOf(rule: RecurrenceRule, viewZone: string): number {
+    return this.untilWall(rule.until, zoneOf(this.event.start, viewZone));
+  }
+
+  private wallsBetween(window: WallRange, zone: string, all = false): number[] {
+    const walls = this.madeBetween(window, zone, all);
     return this.exceptions.length === 0 ? walls : walls.filter((wall) => !this.isException(wall, zone));
   }
 
-  private ruleWalls(compiled: CompiledRule, window: WallRange, zone: string): number[] {
+  private madeBetween(window: WallRange, zone: string, all = false): number[] {
+    const [only] = this.rules;
+    const further = this.dates.length + this.periods(zone).length;
+    if (only && this.rules.length === 1 && further === 0) return this.ruleWalls(only, window, zone, all);
+    const walls: number[] = [];
+    for (const compiled of this.rules)
+      for (const wall of this.ruleWalls(compiled, window, zone, all)) walls.push(wall);
+    for (const date of this.dates) walls.push(this.furtherWall(date, zone));
+    for (const period of this.periods(zone)) walls.push(period.wall);
+    if (!only) walls.push(this.startWall);
+    return [...new Set(walls)]
+      .filter((wall) => wall >= window.start && wall < window.end)
+      .sort((a, b) => a - b);
+  }
+
+  private ruleWalls(compiled: CompiledRule, window: WallRange, zone: string, all = false): number[] {
+    if (compiled.isDense && !all)
+      return this.startWall >= window.start && this.startWall < window.end ? [this.startWall] : [];
+    if (compiled.isDense && compiled.rule.count === undefined)
+      return expandRule(compiled.rule, this.startWall, window, this.untilWall(compiled.rule.until, zone));
     if (compiled.rule.count === undefined)
-      return expandRule(compiled.rule, this.startWall, window, this.untilWall(compiled.until, zone));
+      return compiled.blocks.between(window, this.untilWall(compiled.rule.until, zone));
     return this.counted(compiled, zone).filter((wall) => wall >= window.start && wall < window.end);
   }
 
@@ -134,24 +247,51 @@ export class Series {
     let counted = this.countedWalls.get(compiled);
     if (!counted) {
       const all = { start: this.startWall, end: LAST_WALL };
-      counted = expandRule(compiled.rule, this.startWall, all, this.untilWall(compiled.until, zone));
+      const until = this.untilWall(compiled.rule.until, zone);
+      counted = expandRule(compiled.rule, this.startWall, all, until, MOST_DATES_A_YEAR);
       this.countedWalls.set(compiled, counted);
     }
     return counted;
   }
 
-  /** UNTIL on the wall clock of the start (RFC 5545 3.3.10); a date allows the whole of its day. */
+  /**
+   * UNTIL on the wall clock of the start (RFC 5545 3.3.10); a date allows the whole of its day. The start itself is
+   * always allowed: an event whose rule ends before it begins is still there.
+   */
   private untilWall(until: Until | undefined, zone: string): number {
     if (!until) return Infinity;
-    if (until.kind === 'date') return (parseDate(until.value) + 1) * DAY - 1;
+    if (until.kind === 'date') return Math.max(this.startWall, (parseDate(until.value) + 1) * DAY - 1);
     const wall = parseLocal(until.value);
-    return until.kind === 'utc' && !this.allDay ? instantToWall(zone, wall) : wall;
+    return Math.max(this.startWall, until.kind === 'utc' && !this.allDay ? instantToWall(zone, wall) : wall);
+  }
+
+  private periods(zone: string): readonly Period[] {
+    const periods = this.event.recurrence?.periods;
+    if (!periods) return NO_PERIODS;
+    const known = this.periodsByZone.get(zone);
+    if (known) return known;
+    const read = periods.map(({ start, end }) => ({
+      wall: this.wallHere(start, zone),
+      length: this.allDay
+        ? wallOf(end) - wallOf(start)
+        : wallToInstant(zoneOf(end, zone), wallOf(end)) - wallToInstant(zoneOf(start, zone), wallOf(start)),
+    }));
+    this.periodsByZone.set(zone, read);
+    return read;
   }
 
   private wallHere(time: EventTime, zone: string): number {
     const wall = wallOf(time);
     return time.kind === 'zoned' && this.event.start.kind === 'zoned' && time.zone !== this.event.start.zone
       ? instantToWall(zone, wallToInstant(zoneOf(time, zone), wall))
+      : wall;
+  }
+
+  /** A further date as wall time; one that is only a date has the series' own time of day. */
+  private furtherWall(time: EventTime, zone: string): number {
+    const wall = this.wallHere(time, zone);
+    return time.kind === 'date' && !this.allDay
+      ? wall + this.startWall - Math.floor(this.startWall / DAY) * DAY
       : wall;
   }
 
@@ -165,7 +305,8 @@ export class Series {
 
   /** The wall time, on this series' clock, that a RECURRENCE-ID names. */
   wallOfRecurrenceId(recurrenceId: EventTime, viewZone: string): number {
-    return this.wallHere(recurrenceId, zoneOf(this.event.start, viewZone));
+    const wall = this.furtherWall(recurrenceId, zoneOf(this.event.start, viewZone));
+    return this.allDay ? Math.floor(wall / DAY) * DAY : wall;
   }
 
   /** The key of the occurrence at an original wall time. */
@@ -173,6 +314,8 @@ export class Series {
     return recurrenceKey(wall, this.allDay);
   }
 }
+
+const NO_PERIODS: readonly Period[] = [];
 
 /** Parses rule texts; those that can't be read are named, and the rest are given. */
 export function readRules(texts: readonly string[]): { rules: RecurrenceRule[]; unreadable: string[] } {

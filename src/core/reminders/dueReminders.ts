@@ -1,3 +1,4 @@
+import type { WorkingPattern } from '../model/settings';
 import { MINUTE } from '../time/civil';
 import type { OccurrenceIndex } from '../schedule/occurrenceIndex';
 import type { Occurrence } from '../schedule/occurrence';
@@ -22,11 +23,14 @@ export function dueReminders(
   from: number,
   to: number,
   viewZone: string,
+  workingPattern: WorkingPattern,
 ): DueReminder[] {
   const found: DueReminder[] = [];
-  for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone)) {
+  for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone, {
+    workingPattern,
+  })) {
     if (!occurrence.reminds || occurrence.status === 'cancelled') continue;
-    for (const { minutesBefore } of index.get(occurrence.entryId)?.reminders ?? []) {
+    for (const { minutesBefore } of index.fieldsOf(occurrence)?.reminders ?? []) {
       const due = occurrence.start - minutesBefore * MINUTE;
       if (due > from && due <= to)
         found.push({ key: `${occurrence.key}#${due}`, due, minutesBefore, occurrence });

@@ -1,13 +1,15 @@
 import type { WorkingPattern } from '../model/settings';
 import { DAY, MINUTE } from '../time/civil';
 import { workingDay, workingMinutes } from '../time/workingPattern';
-import { type Occurrence, takesTime } from './occurrence';
+import { daysOf, isRibbon, type Occurrence, takesTime } from './occurrence';
 
 /** How much of a day's working hours is booked, in minutes; overlaps count once. */
 export interface DayLoad {
   readonly day: number;
   readonly booked: number;
   readonly working: number;
+  /** Whether an all-day entry takes the day. */
+  readonly taken: boolean;
 }
 
 /** Minutes that the occurrences take of spans of minutes within a day, overlaps once. */
@@ -41,16 +43,30 @@ export function loadOfDays(
   endDay: number,
   pattern: WorkingPattern,
 ): DayLoad[] {
-  const taking = occurrences.filter(takesTime);
+  const byDay = takingByDay(occurrences, firstDay, endDay);
   return Array.from({ length: endDay - firstDay }, (_, index) => {
     const day = firstDay + index;
     const working = workingDay(pattern, day);
+    const taking = byDay[index]!;
     return {
       day,
       booked: coveredMinutes(taking, day, working.spans),
       working: workingMinutes(working),
+      taken: taking.some(isRibbon),
     };
   });
+}
+
+/** Of each day of a half-open range, the occurrences that take time on it. */
+function takingByDay(occurrences: readonly Occurrence[], firstDay: number, endDay: number): Occurrence[][] {
+  const days = Array.from({ length: endDay - firstDay }, (): Occurrence[] => []);
+  for (const occurrence of occurrences) {
+    if (!takesTime(occurrence)) continue;
+    const { first, end } = daysOf(occurrence);
+    for (let day = Math.max(first, firstDay); day < Math.min(end, endDay); day++)
+      days[day - firstDay]!.push(occurrence);
+  }
+  return days;
 }
 
 /** Minutes that each calendar's timed entries take within a half-open range of days, overlaps once a calendar. */

@@ -31,10 +31,10 @@ export interface Occurrence {
   readonly reminds: boolean;
 }
 
-/** What a view draws of an event at given instants. */
+/** What a view draws of an event at given instants, under the id of its series where that is another. */
 export function occurrenceOf(
   event: CalendarEvent,
-  at: { start: number; end: number; key: string; recurrenceKey?: string },
+  at: { start: number; end: number; key: string; recurrenceKey?: string; entryId?: string },
   viewZone: string,
 ): Occurrence {
   const allDay = event.start.kind === 'date';
@@ -42,7 +42,7 @@ export function occurrenceOf(
   const startWall = instantToWall(viewZone, at.start);
   return {
     key: at.key,
-    entryId: event.id,
+    entryId: at.entryId ?? event.id,
     ...(at.recurrenceKey === undefined ? {} : { recurrenceKey: at.recurrenceKey }),
     calendarId: event.calendarId,
     title: event.title,
@@ -59,7 +59,7 @@ export function occurrenceOf(
     classification: event.classification,
     status: event.status,
     recurring: !!event.recurrence || event.seriesId !== undefined,
-    changed: event.seriesId !== undefined,
+    changed: event.seriesId !== undefined && at.entryId === undefined,
     reminds: event.reminders.length > 0,
   };
 }

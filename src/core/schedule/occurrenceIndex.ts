@@ -1,16 +1,25 @@
 import type { CalendarEvent } from '../model/entry';
+import type { WorkingPattern } from '../model/settings';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
+import { type RangeChange, rangeChangeAt, rangeChanges, shapeAt } from '../recurrence/occurrenceShape';
 import { Series } from '../recurrence/series';
+import type { DayOffLookup } from '../recurrence/skipDaysOff';
+import { DAY, parseLocal } from '../time/civil';
 import { type InstantRange, instantOf, rangesOverlap } from '../time/eventTime';
 import { startOfDay } from '../time/zones';
+import { DaysOff } from './daysOff';
 import { type Interval, IntervalIndex } from './intervalIndex';
 import { type Occurrence, occurrenceOf } from './occurrence';
 
 /** Floating times and dates lie up to this far from where UTC would read them. */
 const ZONE_REACH = 15 * 60 * 60 * 1000;
 
-/** What of the entries a question is about. */
+/** What of the entries a question is about, and what working days are for series that skip days off. */
 export interface OccurrenceFilter {
   readonly hiddenCalendarIds?: readonly string[];
+  readonly workingPattern?: WorkingPattern;
+  /** Whether series are expanded that make more dates than a view can hold. */
+  readonly withDense?: boolean;
 }
 
 /**
@@ -23,12 +32,18 @@ export class OccurrenceIndex {
   private readonly series = new Map<string, Series>();
   /** For each series: the wall keys of occurrences that another record stands for, with that record's id. */
   private readonly overridden = new Map<string, Map<string, string>>();
+  /** For each series that has any: its changes that hold for later occurrences too. */
+  private readonly ranges = new Map<string, readonly RangeChange[]>();
+  /** The days off of calendars that a series skips, read when they are first asked for. */
+  private readonly daysOff = new Map<string, DaysOff>();
 
   /** Replaces everything. */
   load(events: Iterable<CalendarEvent>): void {
     this.events.clear();
     this.series.clear();
     this.overridden.clear();
+    this.ranges.clear();
+    this.daysOff.clear();
     const intervals: Interval[] = [];
     for (const event of events) {
       this.events.set(event.id, event);
@@ -43,9 +58,11 @@ export class OccurrenceIndex {
   put(event: CalendarEvent): void {
     this.remove(event.id);
     this.events.set(event.id, event);
+    this.forgetDaysOff(event);
     if (event.recurrence) {
       this.series.set(event.id, new Series(event));
       this.overridden.delete(event.id);
+      this.ranges.delete(event.id);
       for (const other of this.events.values()) if (other.seriesId === event.id) this.noteOverride(other);
     } else {
       this.singles.add(intervalOf(event));
@@ -57,14 +74,41 @@ export class OccurrenceIndex {
     const event = this.events.get(id);
     if (!event) return;
     this.events.delete(id);
+    this.forgetDaysOff(event);
     if (this.series.delete(id)) return;
     this.singles.remove(intervalOf(event));
-    const overrides = event.seriesId === undefined ? undefined : this.overridden.get(event.seriesId);
+    if (event.seriesId === undefined) return;
+    const overrides = this.overridden.get(event.seriesId);
     for (const [key, by] of overrides ?? []) if (by === id) overrides?.delete(key);
+    const ranges = this.ranges.get(event.seriesId)?.filter((range) => range.event.id !== id);
+    if (ranges) this.ranges.set(event.seriesId, ranges);
+  }
+
+  /** The days that a calendar marks as days off. */
+  daysOffOf(calendarId: string): DaysOff {
+    const known = this.daysOff.get(calendarId);
+    if (known) return known;
+    const own: CalendarEvent[] = [];
+    for (const event of this.events.values()) if (event.calendarId === calendarId) own.push(event);
+    const daysOff = new DaysOff(own);
+    this.daysOff.set(calendarId, daysOff);
+    return daysOff;
+  }
+
+  private forgetDaysOff(event: CalendarEvent): void {
+    if (event.start.kind === 'date') this.daysOff.delete(event.calendarId);
   }
 
   get(id: string): CalendarEvent | undefined {
     return this.events.get(id);
+  }
+
+  /** The event that an occurrence has its fields from: its own, its series', or a change that holds for it. */
+  fieldsOf(occurrence: Pick<Occurrence, 'entryId' | 'recurrenceKey'>): CalendarEvent | undefined {
+    const { entryId, recurrenceKey } = occurrence;
+    const ranges = this.ranges.get(entryId);
+    if (!ranges?.length || recurrenceKey === undefined) return this.events.get(entryId);
+    return rangeChangeAt(ranges, parseLocal(recurrenceKey))?.event ?? this.events.get(entryId);
   }
 
   get size(): number {
@@ -86,17 +130,52 @@ export class OccurrenceIndex {
       const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
       if (rangesOverlap(at, window)) found.push(occurrenceOf(event, { ...at, key: id }, viewZone));
     }
+    const lookups = new Map<string, DayOffLookup>();
+    const lookup = (calendarId: string): DayOffLookup => {
+      const known = lookups.get(calendarId);
+      if (known) return known;
+      const made = this.daysOffOf(calendarId).lookup(filter.workingPattern ?? standardWorkingPattern);
+      lookups.set(calendarId, made);
+      return made;
+    };
     for (const [id, series] of this.series) {
-      if (hidden.has(series.event.calendarId)) continue;
-      const overridden = this.overridden.get(id);
-      for (const date of series.between(window, viewZone)) {
-        const recurrenceKey = series.keyOf(date.wall);
-        if (overridden?.has(recurrenceKey)) continue;
-        const at = { start: date.start, end: date.end, key: `${id}|${recurrenceKey}`, recurrenceKey };
-        found.push(occurrenceOf(series.event, at, viewZone));
-      }
+      if (hidden.has(series.event.calendarId) && !this.ranges.get(id)?.length) continue;
+      const skip = series.event.recurrence?.skipDaysOff;
+      this.addSeries(id, series, window, viewZone, skip && lookup(skip.calendarId), hidden, filter, found);
     }
     return found.sort((a, b) => a.start - b.start || b.end - a.end || (a.key < b.key ? -1 : 1));
+  }
+
+  private addSeries(
+    id: string,
+    series: Series,
+    window: InstantRange,
+    viewZone: string,
+    daysOff: DayOffLookup | undefined,
+    hidden: ReadonlySet<string>,
+    filter: OccurrenceFilter,
+    found: Occurrence[],
+  ): void {
+    const overridden = this.overridden.get(id);
+    const ranges = this.ranges.get(id) ?? [];
+    // A change that holds for later occurrences may move them into the window, or out of it.
+    const reach = ranges.length > 0 ? reachOf(ranges) : 0;
+    const wide = { start: window.start - reach, end: window.end + reach };
+    for (const date of series.between(wide, viewZone, daysOff, filter.withDense)) {
+      const key = series.keyOf(date.wall);
+      if (overridden?.has(key)) continue;
+      const range = rangeChangeAt(ranges, date.wall);
+      const at = { start: date.start, end: date.end, key: `${id}|${key}`, recurrenceKey: key, entryId: id };
+      if (!range) {
+        if (hidden.has(series.event.calendarId) || (reach > 0 && !rangesOverlap(date, window))) continue;
+        found.push(occurrenceOf(series.event, at, viewZone));
+        continue;
+      }
+      const shape = shapeAt(series.event, date.shownWall, range, viewZone);
+      const span = { start: instantOf(shape.start, viewZone), end: instantOf(shape.end, viewZone) };
+      if (!hidden.has(shape.fields.calendarId) && rangesOverlap(span, window))
+        found.push(occurrenceOf(shape.fields, { ...at, ...span }, viewZone));
+    }
   }
 
   private noteOverride(event: CalendarEvent): void {
@@ -107,7 +186,19 @@ export class OccurrenceIndex {
     const key = series.keyOf(series.wallOfRecurrenceId(event.recurrenceId, viewZone));
     const known = this.overridden.get(event.seriesId) ?? new Map<string, string>();
     this.overridden.set(event.seriesId, known.set(key, event.id));
+    if (!event.recurrenceRange) return;
+    const others = (this.ranges.get(event.seriesId) ?? []).map((range) => range.event);
+    this.ranges.set(event.seriesId, rangeChanges(series, [...others, event], viewZone));
   }
+}
+
+/** How far, in milliseconds, the changes of a series may move its occurrences or lengthen them. */
+function reachOf(ranges: readonly RangeChange[]): number {
+  const far = ranges.map(({ event, wall }) => {
+    const start = instantOf(event.start, 'UTC');
+    return Math.abs(start - wall) + instantOf(event.end, 'UTC') - start;
+  });
+  return Math.max(...far) + 2 * DAY;
 }
 
 /** Where an event lies as UTC would read it: floating times and dates are looked for with a margin. */

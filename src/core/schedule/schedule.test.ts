@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import { dueReminders } from '../reminders/dueReminders';
-import { standardWorkingPattern } from '../model/settings';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { DAY, parseDate } from '../time/civil';
 import { IntervalIndex } from './intervalIndex';
 import { gapsBetween, loadOfDays, minutesByCalendar } from './load';
@@ -108,7 +108,7 @@ test('load counts busy and away time within the working hours, overlaps once', (
   );
   const occurrences = index.between(dayWindow(day, day + 1, FENNICK), FENNICK);
   expect(loadOfDays(occurrences, day, day + 1, standardWorkingPattern)).toEqual([
-    { day, booked: 120, working: 450 },
+    { day, booked: 120, working: 450, taken: false },
   ]);
   expect(minutesByCalendar(occurrences, day, day + 1)).toEqual({ meetings: 120, desk: 60 });
   const at = (hour: number) => Date.UTC(2027, 2, 9, hour);
@@ -132,7 +132,27 @@ test('reminders fall due once, before their start, oldest first, and not for wha
     event({ title: 'off', status: 'cancelled', reminders: [{ minutesBefore: 10 }] }),
   );
   const due = (from: string, to: string) =>
-    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK).map(({ occurrence }) => occurrence.title);
+    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK, standardWorkingPattern).map(
+      ({ occurrence }) => occurrence.title,
+    );
   expect(due('2027-03-09T13:00Z', '2027-03-09T13:50Z')).toEqual(['trip', 'soon']);
   expect(due('2027-03-09T13:50Z', '2027-03-09T14:30Z')).toEqual([]);
+});
+
+test('a day that an all-day entry takes is told from one that is booked hour by hour', () => {
+  const index = new OccurrenceIndex();
+  index.load([
+    event({ start: date('2027-03-10'), end: date('2027-03-12'), availability: 'away' }),
+    event({ start: date('2027-03-12'), end: date('2027-03-13'), availability: 'free' }),
+    event({ start: zoned('2027-03-12T08:30'), end: zoned('2027-03-12T12:30') }),
+  ]);
+  const first = parseDate('2027-03-09');
+  const occurrences = index.between(dayWindow(first, first + 4, FENNICK), FENNICK);
+  const loads = loadOfDays(occurrences, first, first + 4, standardWorkingPattern);
+  expect(loads.map(({ booked, taken }) => [booked, taken])).toEqual([
+    [0, false],
+    [450, true],
+    [450, true],
+    [240, false],
+  ]);
 });

@@ -15,7 +15,7 @@ import {
 } from './civil';
 import { instantToWall, isKnownZone, offsetAt, offsetString, wallToInstant } from './zones';
 import { patternHours, workingDay, workingMinutes } from './workingPattern';
-import { standardWorkingPattern } from '../model/settings';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
 
 const days = fc.integer({ min: parseDate('1900-01-01'), max: parseDate('2199-12-31') });
 const zones = fc.constantFrom(

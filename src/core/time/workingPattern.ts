@@ -1,5 +1,6 @@
 import type { WorkingDay, WorkingPattern } from '../model/settings';
-import { dateString, weekdayOf } from './civil';
+import { DAY, HOUR, MINUTE, dateString, weekdayOf } from './civil';
+import { offsetAt, wallToInstant } from './zones';
 
 /** The hours and place of a day: the exception for its date, else its weekday's. */
 export function workingDay(pattern: WorkingPattern, day: number): WorkingDay {
@@ -21,4 +22,22 @@ export function patternHours(pattern: WorkingPattern): { from: number; to: numbe
   const from = Math.min(...spans.map((span) => span.from));
   const to = Math.max(...spans.map((span) => span.to));
   return { from: Math.floor(from / 60) * 60, to: Math.ceil(to / 60) * 60 };
+}
+
+/**
+ * Hours of the home zone as a zone's clock shows them on a day, on whole hours; the whole day where they reach over its
+ * midnight.
+ */
+export function hoursInZone(
+  hours: { from: number; to: number },
+  homeZone: string,
+  zone: string,
+  day: number,
+): { from: number; to: number } {
+  if (zone === homeZone) return hours;
+  const noon = wallToInstant(homeZone, day * DAY + 12 * HOUR);
+  const by = (offsetAt(zone, noon) - offsetAt(homeZone, noon)) / MINUTE;
+  const from = Math.floor((hours.from + by) / 60) * 60;
+  const to = Math.ceil((hours.to + by) / 60) * 60;
+  return from < 0 || to > 1440 ? { from: 0, to: 1440 } : { from, to };
 }

@@ -52,15 +52,27 @@ const known = new Map<string, ZoneOffsets | null>();
 function offsetsOf(zone: string): ZoneOffsets | null {
   const cached = known.get(zone);
   if (cached !== undefined) return cached;
-  let offsets: ZoneOffsets | null = new ZoneOffsets(zone);
-  try {
-    offsets.segmentAt(0);
-  } catch {
-    offsets = null;
-  }
+  const offsets = hasName(zone) ? new ZoneOffsets(zone) : null;
   known.set(zone, offsets);
   return offsets;
 }
+
+function hasName(zone: string): boolean {
+  try {
+    return zone !== '' && offsetOnce(zone, 0) !== undefined;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * Milliseconds between UTC and a zone's clock at one instant, positive to the east. Remembers nothing: for a look over
+ * many zones at once, where `offsetAt` would read the clock changes of each.
+ * @throws RangeError for an unknown zone
+ */
+export const offsetOnce = (zone: string, instant: number): number =>
+  Temporal.Instant.fromEpochMilliseconds(Math.floor(instant)).toZonedDateTimeISO(zone).offsetNanoseconds /
+  1e6;
 
 function requireOffsets(zone: string): ZoneOffsets {
   const offsets = offsetsOf(zone);
@@ -69,7 +81,7 @@ function requireOffsets(zone: string): ZoneOffsets {
 }
 
 /** Whether the runtime's zone data has a zone of this name. */
-export const isKnownZone = (zone: string): boolean => zone !== '' && offsetsOf(zone) !== null;
+export const isKnownZone = (zone: string): boolean => offsetsOf(zone) !== null;
 
 /**
  * Milliseconds between UTC and the zone's wall clock at an instant, positive to the east.
@@ -116,3 +128,9 @@ export const allZones = (): string[] => [...new Set(['UTC', ...Intl.supportedVal
 
 /** A zone's city as its name gives it: `America/Argentina/Buenos_Aires` is "Buenos Aires". */
 export const cityOf = (zone: string): string => (zone.split('/').pop() ?? zone).replaceAll('_', ' ');
+
+/** "UTC+01:00" at an instant; "UTC" for none. */
+export function offsetName(zone: string, instant: number): string {
+  const offset = offsetOnce(zone, instant);
+  return offset === 0 ? 'UTC' : `UTC${offsetString(offset)}`;
+}

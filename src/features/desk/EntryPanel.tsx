@@ -1,14 +1,14 @@
 import type { ReactNode } from 'react';
 import { Linking, Pressable, StyleSheet, View } from 'react-native';
-import { daysBy } from '@/core/change/entryChanges';
+import { daysBy } from '@/core/change/moveEntry';
 import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
 import type { CalendarEvent } from '@/core/model/entry';
-import { DAY } from '@/core/time/civil';
+import { DAY, parseDate } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
-import { useCommands } from '@/features/workspace';
+import { useCommands, workspace } from '@/features/workspace';
 import { useSettings, useSnapshot } from '@/store';
-import { dayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
+import { dayText, lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -16,8 +16,8 @@ import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
+import { recurrenceText } from '@/ui/recurrenceText';
 import { words } from '@/ui/words';
-import { recurrenceText } from './repeatText';
 
 /** The selected entry: what it says, and what can be done with it. */
 export function EntryPanel({
@@ -36,6 +36,11 @@ export function EntryPanel({
   const calendar = state.calendars.get(event.calendarId);
   const series = masterOf(state, target);
   const recurrence = series?.recurrence;
+  const originalDay = target.recurrenceKey === undefined ? undefined : parseDate(target.recurrenceKey);
+  const movedFrom =
+    recurrence?.skipDaysOff && originalDay !== Math.floor(wallOf(event.start) / DAY)
+      ? originalDay
+      : undefined;
   return (
     <View style={styles.panel}>
       <View style={styles.calendar}>
@@ -55,12 +60,22 @@ export function EntryPanel({
       <When event={event} zone={homeZone} />
       {recurrence && series ? (
         <Line icon="autorenew" label={words.desk.repeats}>
-          <AppText>{capitalised(recurrenceText(recurrence, wallOf(series.start)))}</AppText>
+          <AppText>{recurrenceText(recurrence, series.start)}</AppText>
           {event.seriesId !== undefined && target.recurrenceKey === undefined ? (
             <AppText size="small" tone="quiet">
               {words.entry.changed}
             </AppText>
           ) : null}
+          {movedFrom === undefined ? null : (
+            <AppText size="small" tone="quiet">
+              {words.series.movedFrom(shortDayText(movedFrom))}
+            </AppText>
+          )}
+          <Button
+            label={words.series.open}
+            onPress={() => workspace.showSeries(series.id)}
+            style={styles.series}
+          />
         </Line>
       ) : null}
       {event.location ? (
@@ -98,14 +113,12 @@ export function EntryPanel({
       ) : null}
       <View style={styles.actions}>
         <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
-        <Button label={words.actions.copy} onPress={() => commands.copy(target, daysBy(0))} />
+        <Button label={words.actions.copy} onPress={() => void commands.copy(target, daysBy(0))} />
         <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
       </View>
     </View>
   );
 }
-
-const capitalised = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 
 function When({ event, zone }: { event: CalendarEvent; zone: string }) {
   const allDay = event.start.kind === 'date';
@@ -168,5 +181,6 @@ const styles = StyleSheet.create({
   line: { flexDirection: 'row', gap: space(3) },
   icon: { width: 20, flexShrink: 0 },
   link: { textDecorationLine: 'underline' },
+  series: { alignSelf: 'flex-start', marginTop: space(1), minHeight: 36 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), marginTop: space(2) },
 });

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import type { EventFields } from '@/core/change/entryChanges';
+import type { EventFields } from '@/core/change/eventFields';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { useCommands, workspace } from '@/features/workspace';

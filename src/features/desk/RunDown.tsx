@@ -3,6 +3,7 @@ import { gapsBetween } from '@/core/schedule/load';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { workingDay } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
+import { ZoneClock } from '@/features/zones';
 import { useCalendars, useDays, useNow, useSettings } from '@/store';
 import { dayText, lengthText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -86,6 +87,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
           </Pressable>
         );
       })}
+      <ZoneClock />
     </View>
   );
 }

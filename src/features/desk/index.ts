@@ -1,2 +1,1 @@
 export { Desk } from './Desk';
-export { choiceText, weekdaysText } from './repeatText';

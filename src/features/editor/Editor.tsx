@@ -5,16 +5,19 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
 import { useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useCalendars, useSettings } from '@/store';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField, TextField } from '@/ui/primitives/Field';
+import { PanelHead } from '@/ui/primitives/PanelHead';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
-import { webProps } from '@/ui/web';
+import { useFocusBack } from '@/ui/useFocusBack';
+import { isOwnKey, webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { EventForm, fieldsOfForm, formOfFields } from './formModel';
-import { RepeatFields } from './RepeatFields';
+import { EventForm, fieldsOfForm, formOfFields, timesOf } from './formModel';
+import { RepeatEditor } from './repeat/RepeatEditor';
+import { RepeatRow } from './repeat/RepeatRow';
 import { WhenFields } from './WhenFields';
 
 const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
@@ -31,6 +34,7 @@ export function Editor() {
   const [target] = useState(() => editing!.target);
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
+  const [repeating, setRepeating] = useState(false);
   const [refused, setRefused] = useState(0);
   const focused = useRef(0);
   const { control, handleSubmit, setValue, formState } = useForm<EventForm>({
@@ -60,6 +64,8 @@ export function Editor() {
       ?.querySelector<HTMLElement>('[aria-invalid="true"]')
       ?.focus();
   }, [refused, errors]);
+
+  useFocusBack(repeating, () => document.querySelector<HTMLElement>('[data-testid="repeat"]'));
 
   const close = () => workspace.edit(null);
   const leave = () => {
@@ -95,6 +101,24 @@ export function Editor() {
     />
   );
 
+  if (repeating) {
+    const { start, end } = timesOf(form);
+    return (
+      <RepeatEditor
+        title={form.title}
+        calendar={calendars.find(({ id }) => id === form.calendarId)}
+        start={start}
+        end={end}
+        value={form.recurrence}
+        onDone={(recurrence) => {
+          setValue('recurrence', recurrence, { shouldDirty: true, shouldValidate: formState.isSubmitted });
+          setRepeating(false);
+        }}
+        onCancel={() => setRepeating(false)}
+      />
+    );
+  }
+
   return (
     <View
       ref={box}
@@ -103,6 +127,7 @@ export function Editor() {
       testID="editor"
       {...webProps({
         onKeyDownCapture: (event) => {
+          if (!isOwnKey(event)) return;
           if (event.key === 'Escape') {
             event.stopPropagation();
             if (asking) setAsking(false);
@@ -112,20 +137,11 @@ export function Editor() {
       })}
       style={[wide ? styles.side : styles.full, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
-      <View style={[styles.head, { backgroundColor: colours.primary }]}>
-        <Button
-          icon="close"
-          iconOnly
-          kind="onDark"
-          label={words.actions.close}
-          onPress={leave}
-          style={styles.bare}
-        />
-        <TitleText colour={colours.onPrimary} style={styles.headTitle} numberOfLines={1}>
-          {target ? words.editor.editTitle : words.editor.newTitle}
-        </TitleText>
-        <Button label={words.actions.save} onPress={() => void save()} />
-      </View>
+      <PanelHead
+        title={target ? words.editor.editTitle : words.editor.newTitle}
+        onClose={leave}
+        action={{ label: words.actions.save, onPress: () => void save() }}
+      />
       {asking ? (
         <View role="alert" style={[styles.asking, { backgroundColor: colours.accentTint }]}>
           <AppText style={styles.grow}>
@@ -165,9 +181,9 @@ export function Editor() {
             />
           )}
         />
-        <WhenFields control={control} setValue={setValue} />
+        <WhenFields control={control} setValue={setValue} isNew={target === undefined} />
         {before.recurrence || target === undefined || !isChangedOccurrence(target.entryId) ? (
-          <RepeatFields control={control} before={before} />
+          <RepeatRow form={form} error={errors.recurrence?.message} onPress={() => setRepeating(true)} />
         ) : null}
         <Controller
           control={control}
@@ -243,9 +259,6 @@ export function Editor() {
 const styles = StyleSheet.create({
   side: { width: sizes.editor, borderLeftWidth: hairline },
   full: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, zIndex: 20 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2), padding: space(2), minHeight: 56 },
-  headTitle: { flex: 1 },
-  bare: { borderColor: 'transparent' },
   asking: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), padding: space(3), alignItems: 'center' },
   grow: { flex: 1, minWidth: 180 },
   form: { padding: space(4), gap: space(4), paddingBottom: space(8) },

@@ -1,43 +1,42 @@
-import { useMemo } from 'react';
 import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
 import { parseLocal } from '@/core/time/civil';
-import { allZones, cityOf, instantToWall, isKnownZone, wallToInstant } from '@/core/time/zones';
+import { instantToWall, isKnownZone, wallToInstant } from '@/core/time/zones';
+import { ZoneField } from '@/features/zones';
 import { useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { PickField, SelectField } from '@/ui/primitives/Field';
+import { PickField } from '@/ui/primitives/Field';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { endAfterStart, type EventForm, FLOATING } from './formModel';
+import { zoneLabel } from '@/ui/zoneLabel';
+import { endAfterStart, type EventForm, FLOATING, recurrenceAfterStart } from './formModel';
+
+const NO_ZONE = { value: FLOATING, label: words.editor.floating };
 
 /** When it is: whole days or hours, start and end, and the time zone of each. */
 export function WhenFields({
   control,
   setValue,
+  isNew,
 }: {
   control: Control<EventForm>;
   setValue: UseFormSetValue<EventForm>;
+  /** Whether nothing of the entry is kept yet: then its repeat follows its start. */
+  isNew: boolean;
 }) {
-  const { homeZone } = useSettings();
+  const settings = useSettings();
+  const { homeZone } = settings;
+  const home = zoneLabel(settings, homeZone);
   const form = useWatch({ control }) as EventForm;
-  const zones = useMemo(
-    () => [
-      { value: homeZone, label: words.editor.homeZone(cityOf(homeZone)) },
-      { value: FLOATING, label: words.editor.floating },
-      ...[...new Set([...allZones(), form.zone, form.endZone])]
-        .filter((zone) => zone !== homeZone && zone !== FLOATING)
-        .map((zone) => ({ value: zone, label: zone.replaceAll('_', ' ').replaceAll('/', ' / ') })),
-    ],
-    [homeZone, form.zone, form.endZone],
-  );
   const setStart = (start: { startDate: string; startTime: string }) => {
     const end = endAfterStart(form, start);
     setValue('startDate', start.startDate, { shouldDirty: true });
     setValue('startTime', start.startTime, { shouldDirty: true });
     setValue('endDate', end.endDate, { shouldDirty: true });
     setValue('endTime', end.endTime, { shouldDirty: true });
+    if (isNew) setValue('recurrence', recurrenceAfterStart(form, { ...form, ...start }));
   };
   const local = (date: string, time: string, zone: string) => {
     const wall = parseLocal(`${date}T${time}`);
@@ -120,42 +119,46 @@ export function WhenFields({
         )}
       </View>
       {form.allDay ? null : (
-        <>
+        <View style={styles.pair}>
           <Controller
             control={control}
             name="zone"
             render={({ field, fieldState }) => (
-              <SelectField
-                label={words.editor.zone}
-                value={field.value}
-                options={zones}
-                testID="zone"
-                onChange={(zone) => {
-                  if (form.endZone === form.zone || zone === FLOATING) setValue('endZone', zone);
-                  field.onChange(zone);
-                }}
-                error={fieldState.error?.message}
-                hint={startLocal && words.editor.localTime(startLocal, cityOf(homeZone))}
-              />
+              <View style={styles.half}>
+                <ZoneField
+                  label={words.editor.zone}
+                  value={field.value}
+                  none={NO_ZONE}
+                  testID="zone"
+                  onChange={(zone) => {
+                    if (form.endZone === form.zone || zone === FLOATING) setValue('endZone', zone);
+                    field.onChange(zone);
+                  }}
+                  error={fieldState.error?.message}
+                  hint={startLocal && words.editor.localTime(startLocal, home)}
+                />
+              </View>
             )}
           />
-          {form.zone === FLOATING || (form.zone === homeZone && form.endZone === homeZone) ? null : (
+          {form.zone === FLOATING ? null : (
             <Controller
               control={control}
               name="endZone"
               render={({ field, fieldState }) => (
-                <SelectField
-                  label={words.editor.endZone}
-                  value={field.value}
-                  options={zones.filter(({ value }) => value !== FLOATING)}
-                  onChange={field.onChange}
-                  error={fieldState.error?.message}
-                  hint={endLocal && words.editor.localTime(endLocal, cityOf(homeZone))}
-                />
+                <View style={styles.half}>
+                  <ZoneField
+                    label={words.editor.endZone}
+                    value={field.value}
+                    testID="end-zone"
+                    onChange={field.onChange}
+                    error={fieldState.error?.message}
+                    hint={endLocal && words.editor.localTime(endLocal, home)}
+                  />
+                </View>
               )}
             />
           )}
-        </>
+        </View>
       )}
     </View>
   );
@@ -164,5 +167,6 @@ export function WhenFields({
 const styles = StyleSheet.create({
   fields: { gap: space(3) },
   pair: { flexDirection: 'row', gap: space(2) },
+  half: { flex: 1, minWidth: 0 },
   switch: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: 40 },
 });

@@ -1,6 +1,13 @@
-import { blankFields } from '@/core/change/entryChanges';
+import { blankFields } from '@/core/change/eventFields';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
-import { endAfterStart, EventForm, fieldsOfForm, FLOATING, formOfFields } from './formModel';
+import {
+  endAfterStart,
+  EventForm,
+  fieldsOfForm,
+  FLOATING,
+  formOfFields,
+  recurrenceAfterStart,
+} from './formModel';
 
 test.each([
   [
@@ -40,28 +47,23 @@ const problems = (changes: Partial<EventForm>) => {
   return result.success ? [] : result.error.issues.map((issue) => issue.path.join('.'));
 };
 
+const repeating = (rule: string) => ({ rules: [rule], dates: [], exceptionDates: [] });
+
 test('each problem is said at its field', () => {
   expect(problems({ endTime: '13:00' })).toEqual(['endTime']);
   expect(problems({ endDate: '2027-03-08' })).toEqual(['endDate']);
   expect(problems({ startDate: '2027-02-31' })).toContain('startDate');
   expect(problems({ url: 'fennick' })).toEqual(['url']);
   expect(problems({ zone: 'Europe/Nowhere' })).toContain('zone');
-  expect(problems({ repeat: 'WEEKLY', weekdays: [] })).toEqual(['weekdays']);
-  expect(problems({ repeat: 'DAILY', interval: '0' })).toEqual(['interval']);
-  expect(problems({ repeat: 'DAILY', ends: 'until', until: '2027-03-01' })).toEqual(['until']);
+  expect(problems({ recurrence: repeating('FREQ=DAILY;UNTIL=20270301') })).toEqual(['recurrence']);
 });
 
 test('a flight lands earlier by the clock than it took off, and that is no problem', () => {
   expect(problems({ startTime: '13:00', endTime: '12:00', endZone: 'America/Halifax' })).toEqual([]);
 });
 
-test('a form says a repeat, whole days and no zone', () => {
+test('a form says whole days and no zone', () => {
   const before = blankFields('meetings', zoned('2027-03-09T14:00'), zoned('2027-03-09T15:00'));
-  const fields = fieldsOfForm(
-    { ...form, repeat: 'WEEKLY', weekdays: [4, 2], ends: 'count', count: '10' },
-    before,
-  );
-  expect(fields.recurrence?.rules).toEqual(['FREQ=WEEKLY;COUNT=10;BYDAY=TU,TH']);
   expect(fieldsOfForm({ ...form, allDay: true, endDate: '2027-03-10' }, before).end).toEqual(
     date('2027-03-11'),
   );
@@ -76,4 +78,13 @@ test('the end follows the start and keeps the length', () => {
     endDate: '2027-03-10',
     endTime: '00:30',
   });
+});
+
+test('the repeat of a new entry follows its start where it only says it, and stays where it says more', () => {
+  const after = (rule: string, startDate: string) =>
+    recurrenceAfterStart({ ...form, recurrence: repeating(rule) }, { ...form, startDate })?.rules;
+  expect(after('FREQ=WEEKLY;COUNT=4;BYDAY=TU', '2027-03-11')).toEqual(['FREQ=WEEKLY;COUNT=4;BYDAY=TH']);
+  expect(after('FREQ=MONTHLY;BYDAY=2TU', '2027-03-17')).toEqual(['FREQ=MONTHLY;BYDAY=3WE']);
+  expect(after('FREQ=WEEKLY;BYDAY=TU,FR', '2027-03-11')).toEqual(['FREQ=WEEKLY;BYDAY=TU,FR']);
+  expect(after('FREQ=YEARLY;BYDAY=20MO', '2027-03-11')).toEqual(['FREQ=YEARLY;BYDAY=20MO']);
 });

@@ -1,9 +1,18 @@
 import { z } from 'zod';
-import type { EventFields } from '@/core/change/entryChanges';
-import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
+import type { EventFields } from '@/core/change/eventFields';
+import { AVAILABILITIES, CLASSIFICATIONS, Recurrence, STATUSES } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
-import { choiceOfRule, proposedEnd, type RepeatChoice, ruleOfChoice } from '@/core/recurrence/choices';
-import { DAY, dateString, isRealDate, parseDate, parseLocal, weekdayOf } from '@/core/time/civil';
+import {
+  choiceOfRule,
+  quickChoices,
+  readRule,
+  type RepeatChoice,
+  ruleOfChoice,
+} from '@/core/recurrence/choices';
+import { formatRule } from '@/core/recurrence/rule';
+import { problemsOfRule } from '@/core/recurrence/ruleProblems';
+import { readRules } from '@/core/recurrence/series';
+import { DAY, dateString, isRealDate, parseDate, parseLocal } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { isKnownZone } from '@/core/time/zones';
 import { words } from '@/ui/words';
@@ -11,14 +20,10 @@ import { words } from '@/ui/words';
 /** The value of the zone field that means no zone. */
 export const FLOATING = 'floating';
 
-export const REPEATS = ['none', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY', 'custom'] as const;
-
 const problems = words.editor.problems;
 const date = z.string().refine((text) => /^\d{4}-\d{2}-\d{2}$/.test(text) && isRealDate(text), problems.date);
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, problems.time);
 const zone = z.string().refine((name) => name === FLOATING || isKnownZone(name), problems.zone);
-const small = (message: string) =>
-  z.string().refine((text) => /^\d{1,3}$/.test(text) && Number(text) >= 1, message);
 
 /** The editor's form: every field of an event as a person writes it. */
 export const EventForm = z
@@ -41,12 +46,7 @@ export const EventForm = z
     notes: z.string(),
     /** Minutes before the start, or empty for none. */
     reminder: z.string(),
-    repeat: z.enum(REPEATS),
-    interval: small(problems.interval),
-    weekdays: z.array(z.number()),
-    ends: z.enum(['never', 'count', 'until']),
-    count: small(problems.count),
-    until: date,
+    recurrence: Recurrence.optional(),
   })
   .superRefine((form, check) => {
     const times = timesOf(form);
@@ -58,20 +58,17 @@ export const EventForm = z
         path: [form.endDate < form.startDate || form.allDay ? 'endDate' : 'endTime'],
         message: problems.endBeforeStart,
       });
-    if (form.repeat === 'WEEKLY' && form.weekdays.length === 0)
-      check.addIssue({ code: 'custom', path: ['weekdays'], message: problems.weekdays });
-    if (
-      form.repeat !== 'none' &&
-      form.repeat !== 'custom' &&
-      form.ends === 'until' &&
-      form.until < form.startDate
-    )
-      check.addIssue({ code: 'custom', path: ['until'], message: problems.until });
+    for (const rule of readRules(form.recurrence?.rules ?? []).rules)
+      if (
+        Number.isFinite(wallOf(times.start)) &&
+        problemsOfRule(rule, wallOf(times.start)).includes('until-before-start')
+      )
+        check.addIssue({ code: 'custom', path: ['recurrence'], message: problems.until });
   });
 export type EventForm = z.infer<typeof EventForm>;
 
 /** The start and end that a form says. The end of whole days is written as their last day, and kept as the day after. */
-function timesOf(form: EventForm): { start: EventTime; end: EventTime } {
+export function timesOf(form: EventForm): { start: EventTime; end: EventTime } {
   if (form.allDay)
     return {
       start: { kind: 'date', date: form.startDate },
@@ -95,8 +92,6 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
   const end = wallOf(fields.end);
   const allDay = fields.start.kind === 'date';
   const startDay = Math.floor(start / DAY);
-  const rules = fields.recurrence?.rules ?? [];
-  const choice = rules.length === 1 ? choiceOfRule(rules[0]!, start) : undefined;
   const zoneOfTime = (time: EventTime) =>
     time.kind === 'zoned' ? time.zone : time.kind === 'floating' ? FLOATING : homeZone;
   return {
@@ -117,46 +112,12 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     categories: fields.categories.join(', '),
     notes: fields.notes,
     reminder: fields.reminders[0] ? String(fields.reminders[0].minutesBefore) : '',
-    repeat: fields.recurrence ? (choice?.frequency ?? 'custom') : 'none',
-    interval: String(choice?.interval ?? 1),
-    weekdays: choice && choice.weekdays.length > 0 ? [...choice.weekdays] : [weekdayOf(startDay)],
-    ends: choice?.ends.kind ?? 'never',
-    count: choice?.ends.kind === 'count' ? String(choice.ends.count) : '10',
-    until: choice?.ends.kind === 'until' ? choice.ends.date : proposedEnd(start),
-  };
-}
-
-/** The repeat that a form says, or undefined for none and for a rule of its own. */
-export function choiceOfForm(form: EventForm): RepeatChoice | undefined {
-  if (form.repeat === 'none' || form.repeat === 'custom') return undefined;
-  return {
-    frequency: form.repeat,
-    interval: Number(form.interval) || 1,
-    weekdays: form.repeat === 'WEEKLY' ? form.weekdays : [],
-    ends:
-      form.ends === 'count'
-        ? { kind: 'count', count: Number(form.count) || 1 }
-        : form.ends === 'until'
-          ? { kind: 'until', date: form.until }
-          : { kind: 'never' },
+    recurrence: fields.recurrence,
   };
 }
 
 /** The fields that a form says. What the form does not show stays as it was before. */
 export function fieldsOfForm(form: EventForm, before: EventFields): EventFields {
-  const choice = choiceOfForm(form);
-  const rule = choice && ruleOfChoice(choice);
-  const beforeStart = wallOf(before.start);
-  const [oldRule] = before.recurrence?.rules ?? [];
-  const oldChoice = oldRule === undefined ? undefined : choiceOfRule(oldRule, beforeStart);
-  // A repeat that says the same keeps its text as it was written.
-  const keepsRule = oldChoice && choice && JSON.stringify(oldChoice) === JSON.stringify(choice);
-  const recurrence =
-    form.repeat === 'custom' || keepsRule
-      ? before.recurrence
-      : rule === undefined
-        ? undefined
-        : { dates: [], exceptionDates: [], ...before.recurrence, rules: [rule] };
   return {
     ...before,
     ...timesOf(form),
@@ -178,7 +139,7 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     notes: form.notes,
     reminders:
       form.reminder === '' ? [] : [{ minutesBefore: Number(form.reminder) }, ...before.reminders.slice(1)],
-    recurrence,
+    recurrence: form.recurrence,
   };
 }
 
@@ -193,3 +154,29 @@ export function endAfterStart(
   if (!Number.isFinite(end) || length < 0) return { endDate: form.endDate, endTime: form.endTime };
   return { endDate: dateString(Math.floor(end / DAY)), endTime: form.allDay ? form.endTime : clockOf(end) };
 }
+
+/**
+ * The repeat of a new entry after its start moved: one that only says the weekday or the day of its start says it of the
+ * new one; whatever else was chosen stays.
+ */
+export function recurrenceAfterStart(before: EventForm, after: EventForm): Recurrence | undefined {
+  const { recurrence } = before;
+  const [from, to] = [before, after].map((form) => wallOf(timesOf(form).start)) as [number, number];
+  if (!recurrence || !Number.isFinite(from) || !Number.isFinite(to)) return recurrence;
+  const [text] = recurrence.rules;
+  const rule = recurrence.rules.length === 1 ? readRule(text!) : undefined;
+  const chosen = rule && choiceOfRule(rule, { wall: from, allDay: before.allDay });
+  if (!chosen) return recurrence;
+  const saying = (choice: RepeatChoice) =>
+    formatRule(ruleOfChoice({ ...choice, ends: { kind: 'never' } }, from));
+  const offered = quickChoices(from).find((choice) => saying(choice) === saying(chosen));
+  const moved = offered && quickChoices(to).find((choice) => isSameKind(choice, offered));
+  if (!moved) return recurrence;
+  return { ...recurrence, rules: [formatRule(ruleOfChoice({ ...moved, ends: chosen.ends }, to))] };
+}
+
+const isSameKind = (a: RepeatChoice, b: RepeatChoice): boolean =>
+  a.frequency === b.frequency &&
+  a.interval === b.interval &&
+  a.on.kind === b.on.kind &&
+  a.weekdays.length === b.weekdays.length;

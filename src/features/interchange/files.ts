@@ -1,14 +1,23 @@
 import type { Calendar } from '@/core/model/calendar';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { State } from '@/core/model/state';
 import { calendarFiles } from '@/store';
 
 /** Writes the entries of one calendar, or of all, to a file for the person. */
-export async function exportCalendar(state: State, calendar: Calendar | undefined): Promise<void> {
+export async function exportCalendar(
+  state: State,
+  calendar: Calendar | undefined,
+  now: number,
+): Promise<void> {
   const events = [...state.entries.values()].filter((event) => !calendar || event.calendarId === calendar.id);
-  saveFile(
-    calendar ? fileNameOf(calendar.name) : 'orderly-week.ics',
-    await calendarFiles().write(events, calendar),
-  );
+  const markers = new Set(events.flatMap((event) => event.recurrence?.skipDaysOff?.calendarId ?? []));
+  const text = await calendarFiles().write(events, calendar, {
+    events: [...state.entries.values()].filter((event) => markers.has(event.calendarId)),
+    calendars: [...state.calendars.values()].map(({ id, name }) => ({ id, name })),
+    workingPattern: state.settings.get('settings')?.workingPattern ?? standardWorkingPattern,
+    now,
+  });
+  saveFile(calendar ? fileNameOf(calendar.name) : 'orderly-week.ics', text);
 }
 
 /** Hands a text to the person as a file. */

@@ -17,7 +17,7 @@ const setStep = (step: ImportStep): void => useImportStep.setState({ step });
 
 /** Reads a file in the engine, step by step; nothing changes until the person says where it goes. */
 export function useImport() {
-  const { clock } = useOpenStore();
+  const { clock, store } = useOpenStore();
   const { homeZone } = useSettings();
   const running = useRef(0);
   return useMemo(
@@ -31,7 +31,14 @@ export function useImport() {
           const bytes = new Uint8Array(await file.arrayBuffer());
           const result = await calendarFiles().read(
             bytes,
-            { zone: homeZone, now: clock() },
+            {
+              zone: homeZone,
+              now: clock(),
+              calendars: [...store.getSnapshot().state.calendars.values()].map(({ id, name }) => ({
+                id,
+                name,
+              })),
+            },
             async (done, total) => {
               const goesOn = running.current === run && useImportStep.getState().step.kind === 'reading';
               if (goesOn) setStep({ kind: 'reading', name: file.name, done, total });
@@ -51,6 +58,6 @@ export function useImport() {
       saving: (name: string) => setStep({ kind: 'saving', name }),
       close: () => setStep({ kind: 'idle' }),
     }),
-    [clock, homeZone],
+    [clock, store, homeZone],
   );
 }

@@ -1,10 +1,13 @@
-import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
-import { blankFields, type EventFields } from '@/core/change/entryChanges';
+import { blankFields, type EventFields } from '@/core/change/eventFields';
 import type { EntryLineDraft, parseEntryLine, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { NamedZone } from '@/core/entryline/zoneSaid';
 import type { Calendar } from '@/core/model/calendar';
+import type { Settings } from '@/core/model/settings';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
+import { allZones, cityOf } from '@/core/time/zones';
 import { useCommands, workspace } from '@/features/workspace';
 import { useNowWall, useSettings } from '@/store';
 import { lengthText, shortDayText, timeText } from '@/ui/dates';
@@ -16,7 +19,9 @@ import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { webProps, webStyle } from '@/ui/web';
+import { recurrenceText } from '@/ui/recurrenceText';
 import { words } from '@/ui/words';
+import { zoneLabel } from '@/ui/zoneLabel';
 
 export interface EntryLineHandle {
   focus: () => void;
@@ -24,11 +29,21 @@ export interface EntryLineHandle {
 
 type Parse = typeof parseEntryLine;
 
+/** The zones that may stand behind a time: by the person's own names, and by all cities. */
+const namedZones = (settings: Settings): NamedZone[] => [
+  ...settings.zoneRails.map(({ label, zone }) => ({ name: label, zone })),
+  ...(settings.homeLabel ? [{ name: settings.homeLabel, zone: settings.homeZone }] : []),
+  ...allZones().map((zone) => ({ name: cityOf(zone), zone })),
+  { name: 'GMT', zone: 'UTC' },
+];
+
 const importGrammar = (): Promise<Parse> =>
   import('@/core/entryline/parseEntryLine').then((module) => module.parseEntryLine);
 
 interface EntryLineProps {
   selectedDay: number;
+  /** The zone of the view, in which times are meant. */
+  zone: string;
   calendars: readonly Calendar[];
   target: Calendar | undefined;
   /** Shows the draft in the view while it is typed. */
@@ -37,11 +52,13 @@ interface EntryLineProps {
 }
 
 /** One line of ordinary words makes an entry; what was understood is spelled out before it is saved. */
-export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: EntryLineProps) {
+export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }: EntryLineProps) {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
-  const { homeZone, defaultLengthMinutes } = useSettings();
-  const nowWall = useNowWall();
+  const settings = useSettings();
+  const { defaultLengthMinutes } = settings;
+  const zones = useMemo(() => namedZones(settings), [settings]);
+  const nowWall = useNowWall(zone);
   const { create } = useCommands();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
@@ -56,16 +73,18 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
   const read = (parser: Parse) => {
     const draft = parser(text, {
       nowWall,
-      zone: homeZone,
+      zone,
       selectedDay,
       defaultLength: defaultLengthMinutes * MINUTE,
       calendars,
+      zones,
     });
     const calendar = calendars.find(({ id }) => id === draft.calendarId) ?? target;
     const fields = calendar && {
       ...blankFields(calendar.id, draft.start, draft.end),
       title: draft.title,
       location: draft.location,
+      ...(draft.recurrence ? { recurrence: draft.recurrence } : {}),
     };
     return { draft, calendar, fields: fields ?? null };
   };
@@ -96,7 +115,14 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
 
   return (
     <View>
-      {draft && calendar ? <Understood draft={draft} calendar={calendar} onPress={openFull} /> : null}
+      {draft && calendar ? (
+        <Understood
+          draft={draft}
+          calendar={calendar}
+          zoneName={zoneLabel(settings, draft.start.kind === 'zoned' ? draft.start.zone : zone)}
+          onPress={openFull}
+        />
+      ) : null}
       {problem ? (
         <AppText tone="error" role="alert" style={styles.problem}>
           {problem}
@@ -157,10 +183,12 @@ export function EntryLine({ selectedDay, calendars, target, onDraft, ref }: Entr
 function Understood({
   draft,
   calendar,
+  zoneName,
   onPress,
 }: {
   draft: EntryLineDraft;
   calendar: Calendar;
+  zoneName: string;
   onPress: () => void;
 }) {
   const { colours } = useTheme();
@@ -179,6 +207,18 @@ function Understood({
             text: allDay ? words.plan.dayCount((end - start) / DAY) : lengthText(end - start),
           },
         ]),
+    ...(draft.said.includes('zone')
+      ? [{ part: 'zone' as const, icon: 'earth' as const, text: zoneName }]
+      : []),
+    ...(draft.recurrence
+      ? [
+          {
+            part: 'repeat' as const,
+            icon: 'autorenew' as const,
+            text: recurrenceText(draft.recurrence, draft.start),
+          },
+        ]
+      : []),
     ...(draft.location
       ? [{ part: 'place' as const, icon: 'map-marker-outline' as const, text: draft.location }]
       : []),

@@ -1,15 +1,17 @@
 import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
-import { blankFields, type EventFields } from '@/core/change/entryChanges';
+import { blankFields, type EventFields } from '@/core/change/eventFields';
 import { eventAt, targetOfKey } from '@/core/change/target';
 import { shownDays, stepRange } from '@/core/layout/views';
-import { DAY, MINUTE, dateString, localString } from '@/core/time/civil';
+import { DAY, MINUTE, dateString, localString, startOfWeek, weekdayOf } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { Desk } from '@/features/desk';
+import { SeriesPage } from '@/features/series';
 import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
-import { useCalendars, useDays, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { ZoneBanner } from '@/features/zones';
+import { useCalendars, useDays, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -20,6 +22,7 @@ import { EntryLine, type EntryLineHandle } from './EntryLine';
 import type { Ghost } from './hours/ghost';
 import { HoursView } from './hours/HoursView';
 import type { GridActions } from './hours/useGridDrag';
+import { LoadStrip } from './strip/LoadStrip';
 import { TitleRow } from './TitleRow';
 import { usePlanKeys } from './usePlanKeys';
 
@@ -30,13 +33,16 @@ export function PlanScreen() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const { store, clock } = useOpenStore();
-  const { workingPattern, homeZone, defaultLengthMinutes } = useSettings();
+  const { workingPattern, defaultLengthMinutes } = useSettings();
   const { address, to } = usePlanAddress();
+  const { zone } = address;
   const calendars = useCalendars();
-  const commands = useCommands();
+  const commands = useCommands(zone);
+  const nowWall = useNowWall(zone);
   const selected = useWorkspace((state) => state.selected);
   const deskOpen = useWorkspace((state) => state.deskOpen);
   const editing = useWorkspace((state) => state.editing);
+  const seriesShown = useWorkspace((state) => state.seriesShown);
   const line = useRef<EntryLineHandle>(null);
   const [lineDraft, setLineDraft] = useState<EventFields | null>(null);
 
@@ -45,6 +51,7 @@ export function PlanScreen() {
   const { answer, isLoading, failed, retry } = useDays(days[0]!, days.at(-1)! + 1, {
     hiddenCalendarIds: address.hidden,
     stepDays,
+    zone,
   });
   const state = useSnapshot((snapshot) => snapshot.state);
   const target = useMemo(() => targetCalendar(state, new Set(address.hidden)), [state, address.hidden]);
@@ -54,8 +61,19 @@ export function PlanScreen() {
     [address, to],
   );
   const today = useCallback(
-    () => to({ day: Math.floor(instantToWall(homeZone, clock()) / DAY) }),
-    [to, homeZone, clock],
+    () => to({ day: Math.floor(instantToWall(zone, clock()) / DAY) }),
+    [to, zone, clock],
+  );
+  // The weekday stays, so that the selected day follows through the weeks; a view of days begins with the pressed one.
+  const toWeek = useCallback(
+    (day: number) =>
+      to({
+        day:
+          address.view === 'week' || address.view === 'workdays'
+            ? startOfWeek(day) + weekdayOf(address.day) - 1
+            : day,
+      }),
+    [to, address.view, address.day],
   );
   const open = useCallback(
     (key: string) => {
@@ -77,7 +95,7 @@ export function PlanScreen() {
   const startDraft = useCallback(
     (startWall: number, endWall: number, allDay: boolean) => {
       if (!target) return;
-      const zoned = (wall: number) => ({ kind: 'zoned' as const, local: localString(wall), zone: homeZone });
+      const zoned = (wall: number) => ({ kind: 'zoned' as const, local: localString(wall), zone });
       const whole = (wall: number) => ({ kind: 'date' as const, date: dateString(Math.floor(wall / DAY)) });
       const fields = allDay
         ? blankFields(target.id, whole(startWall), whole(endWall))
@@ -86,7 +104,7 @@ export function PlanScreen() {
       workspace.edit({ fields, panel: 'quick' });
       workspace.setDesk(true);
     },
-    [target, homeZone],
+    [target, zone],
   );
   const gridActions = useMemo(
     (): GridActions => ({
@@ -107,7 +125,7 @@ export function PlanScreen() {
       },
       draft: startDraft,
       move: (key, move) => commands.move(targetOfKey(key), move),
-      copy: (key, move) => commands.copy(targetOfKey(key), move),
+      copy: (key, move) => void commands.copy(targetOfKey(key), move),
     }),
     [commands, startDraft, defaultLengthMinutes],
   );
@@ -116,21 +134,21 @@ export function PlanScreen() {
   const draft = useMemo((): Ghost | null => {
     if (!draftFields) return null;
     const calendar = calendars.find(({ id }) => id === draftFields.calendarId);
-    const start = instantOf(draftFields.start, homeZone);
-    const end = instantOf(draftFields.end, homeZone);
+    const start = instantOf(draftFields.start, zone);
+    const end = instantOf(draftFields.end, zone);
     const allDay = draftFields.start.kind === 'date';
     return {
       key: undefined,
       title: draftFields.title,
       colour: calendar?.colour ?? 'slate',
       mark: calendar?.mark ?? '',
-      startWall: instantToWall(homeZone, start),
-      endWall: instantToWall(homeZone, end),
+      startWall: instantToWall(zone, start),
+      endWall: instantToWall(zone, end),
       allDay: allDay || end - start >= DAY,
       copy: false,
       settling: false,
     };
-  }, [draftFields, calendars, homeZone]);
+  }, [draftFields, calendars, zone]);
 
   const wide = width >= WIDE;
   const isEmpty = answer && answer.occurrences.length === 0 && !draft;
@@ -144,6 +162,14 @@ export function PlanScreen() {
         style={[styles.main, wide ? styles.mainWide : null, { backgroundColor: colours.page }]}
       >
         <TitleRow address={address} days={days} onStep={step} onToday={today} />
+        <ZoneBanner />
+        <LoadStrip
+          days={days}
+          today={Math.floor(nowWall / DAY)}
+          hidden={address.hidden}
+          onWeek={toWeek}
+          onDays={(first, dayCount) => to({ view: 'days', day: first, dayCount })}
+        />
         <CalendarChips
           calendars={calendars}
           hidden={address.hidden}
@@ -153,6 +179,7 @@ export function PlanScreen() {
         <View style={styles.view}>
           <HoursView
             days={days}
+            zone={zone}
             answer={answer}
             calendars={calendars}
             draftCalendar={target}
@@ -188,6 +215,7 @@ export function PlanScreen() {
         <EntryLine
           ref={line}
           selectedDay={address.day}
+          zone={zone}
           calendars={calendars}
           target={target}
           onDraft={setLineDraft}
@@ -197,6 +225,8 @@ export function PlanScreen() {
         <Suspense fallback={null}>
           <Editor key={editing.target?.entryId ?? 'new'} />
         </Suspense>
+      ) : seriesShown !== null ? (
+        <SeriesPage key={seriesShown} seriesId={seriesShown} />
       ) : deskOpen ? (
         <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={open} />
       ) : null}

@@ -25,7 +25,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
   const { to } = usePlanAddress();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const { selected, question, keysShown, editing } = useWorkspace.getState();
+      const { selected, question, keysShown, editing, seriesShown } = useWorkspace.getState();
       const modifier = event.ctrlKey || event.metaKey;
       if (modifier && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
         event.preventDefault();
@@ -56,6 +56,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
       }
       if (event.key === 'Escape') {
         if (editing) workspace.edit(null);
+        else if (seriesShown !== null) workspace.showSeries(null);
         else workspace.clearSelection();
         return;
       }

@@ -12,7 +12,7 @@ const LOOK_EVERY = 5_000;
  */
 export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   const { store, clock } = useOpenStore();
-  const { homeZone } = useSettings();
+  const { homeZone, workingPattern } = useSettings();
   const [due, setDue] = useState<readonly DueReminder[]>([]);
   const looked = useRef<number | null>(null);
   const notify = useRef(onDue);
@@ -37,7 +37,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
       const from = looked.current ?? (known !== undefined && known <= now ? known : now);
       looked.current = now;
       if (from >= now) return;
-      const found = await store.engine.reminders(from, now, homeZone);
+      const found = await store.engine.reminders(from, now, homeZone, workingPattern);
       if (found.length === 0) return;
       setDue((before) => [
         ...before,
@@ -48,7 +48,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
     void look();
     const timer = setInterval(() => void look(), LOOK_EVERY);
     return () => clearInterval(timer);
-  }, [store, clock, homeZone]);
+  }, [store, clock, homeZone, workingPattern]);
 
   const dismiss = useCallback(
     (keys: readonly string[]) => {

@@ -82,7 +82,7 @@ export function CalendarList() {
                 icon="download-outline"
                 iconOnly
                 label={`${words.calendars.export}: ${calendar.name}`}
-                onPress={() => void exportCalendar(state, calendar)}
+                onPress={() => void exportCalendar(state, calendar, context().now)}
               />
               <Button
                 icon="delete-outline"

@@ -1,18 +1,15 @@
-import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { restoreFromBin } from '@/core/change/binChanges';
-import { changeSettings } from '@/core/change/calendarChanges';
 import { startEmpty } from '@/core/change/startEmpty';
 import { parseDate } from '@/core/time/civil';
-import { allZones } from '@/core/time/zones';
 import { chooseFile, exportCalendar, useImport } from '@/features/interchange';
 import { NotificationSetting } from '@/features/reminders';
 import { useCommands } from '@/features/workspace';
+import { ZoneSettings } from '@/features/zones';
 import { useSettings, useSnapshot } from '@/store';
 import { fullDayText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { SelectField } from '@/ui/primitives/Field';
 import { Mark } from '@/ui/primitives/Mark';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -25,10 +22,6 @@ export function DataSection() {
   const { commit, context } = useCommands();
   const settings = useSettings();
   const state = useSnapshot((snapshot) => snapshot.state);
-  const zones = useMemo(
-    () => allZones().map((zone) => ({ value: zone, label: zone.replaceAll('_', ' ') })),
-    [],
-  );
   const bin = [...state.bin.values()].sort((a, b) => b.deleted - a.deleted);
   return (
     <View style={styles.sections}>
@@ -45,18 +38,13 @@ export function DataSection() {
           <Button
             icon="download-outline"
             label={words.data.exportAll}
-            onPress={() => void exportCalendar(state, undefined)}
+            onPress={() => void exportCalendar(state, undefined, context().now)}
           />
         </View>
       </View>
       <View style={styles.section}>
         <TitleText>{words.data.general}</TitleText>
-        <SelectField
-          label={words.data.homeZone}
-          value={settings.homeZone}
-          options={zones}
-          onChange={(homeZone) => commit(changeSettings(state, { homeZone }, context()))}
-        />
+        <ZoneSettings />
         <NotificationSetting />
       </View>
       {settings.demoNow ? (

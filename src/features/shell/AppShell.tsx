@@ -1,7 +1,9 @@
 import { type ReactNode, useEffect } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ImportHost } from '@/features/interchange';
 import { ReminderHost } from '@/features/reminders';
+import { DeviceZoneQuestion, preloadZonePicker } from '@/features/zones';
 import { calendarFiles } from '@/store';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
@@ -9,6 +11,8 @@ import { KeysSheet } from './KeysSheet';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
 import { ScopeSheet } from './ScopeSheet';
+
+const NOTHING = { events: [], calendars: [], workingPattern: standardWorkingPattern, now: 0 };
 
 /** Parts that are not needed at once are fetched in a quiet moment, so that they work without the server later. */
 function usePreload(): void {
@@ -18,7 +22,8 @@ function usePreload(): void {
         import('@/features/editor'),
         import('@/features/setup'),
         import('@/core/entryline/parseEntryLine'),
-        calendarFiles().write([], undefined),
+        preloadZonePicker(),
+        calendarFiles().write([], undefined, NOTHING),
       ]).then(() => {
         document.documentElement.dataset.loaded = 'all';
       });
@@ -38,6 +43,7 @@ export function AppShell({ children }: { children: ReactNode }) {
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide ? <Places wide /> : null}
       <View style={styles.place}>
+        <DeviceZoneQuestion />
         <ReminderHost />
         {children}
       </View>

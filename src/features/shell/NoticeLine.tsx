@@ -1,6 +1,9 @@
+import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { shownDays } from '@/core/layout/views';
+import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import { useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -17,6 +20,12 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   const notice = useWorkspace((state) => state.notice);
   const sheetOpen = useWorkspace((state) => state.deskOpen && state.editing?.panel !== 'full');
   const { undo } = useCommands();
+  const { address, to } = usePlanAddress();
+  const { workingPattern } = useSettings();
+  const inPlan = usePathname() === '/';
+  const where = notice?.where;
+  // What went out of sight can be gone to.
+  const isElsewhere = inPlan && !!where && !shownDays(address, workingPattern).includes(where.day);
   // The phone's sheet lies where the line would be: then it stands at the top.
   const place = wide
     ? { bottom: 72 }
@@ -42,6 +51,16 @@ export function NoticeLine({ wide }: { wide: boolean }) {
           <AppText colour={notice.tone === 'problem' ? colours.onError : colours.card} style={styles.text}>
             {notice.text}
           </AppText>
+          {where && isElsewhere ? (
+            <NoticeButton
+              label={words.actions.show}
+              onPress={() => {
+                to({ day: where.day });
+                if (where.key !== undefined) workspace.select(where.key);
+                workspace.say({ ...notice, where: undefined });
+              }}
+            />
+          ) : null}
           {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
           {notice.tone === 'problem' ? (
             <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />

@@ -19,8 +19,14 @@ export function ScopeSheet() {
       <AppText weight="700">{question.title}</AppText>
       <AppText>{words.scope.question[question.about]}</AppText>
       <View style={styles.choices}>
-        <Button kind="primary" label={words.scope.this} onPress={() => question.answer('this')} />
-        <Button label={words.scope.every} onPress={() => question.answer('every')} />
+        {question.scopes.map((scope, index) => (
+          <Button
+            key={scope}
+            kind={index === 0 ? 'primary' : 'plain'}
+            label={words.scope[scope]}
+            onPress={() => question.answer(scope)}
+          />
+        ))}
         <Button kind="quiet" label={words.actions.cancel} onPress={() => question.answer(undefined)} />
       </View>
     </Sheet>

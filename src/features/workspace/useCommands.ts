@@ -1,49 +1,69 @@
 import { useMemo } from 'react';
 import { moveToCalendar, shiftByDays } from '@/core/change/batchChanges';
-import {
-  binEntries,
-  changeEntry,
-  type ChangeResult,
-  copyEntry,
-  createEntry,
-  type EventFields,
-  isRefused,
-  type Move,
-  moveEntry,
-} from '@/core/change/entryChanges';
+import { binEntries, binLater } from '@/core/change/binEntries';
+import { changeEntry, changesRule, createEntry } from '@/core/change/entryChanges';
+import { type ChangeResult, type EventFields, isRefused } from '@/core/change/eventFields';
+import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
+import { copyEntry, type Move, moveEntry } from '@/core/change/moveEntry';
 import type { ChangeContext, Patch, Summary } from '@/core/change/patch';
-import { isRecurring, type Scope, type Target, targetKey, targetOfKey } from '@/core/change/target';
+import { isRecurring, type Scope, SCOPES, type Target, targetKey, targetOfKey } from '@/core/change/target';
+import type { EventTime } from '@/core/model/eventTime';
+import { DAY } from '@/core/time/civil';
+import { instantOf } from '@/core/time/eventTime';
+import { instantToWall } from '@/core/time/zones';
 import { useOpenStore } from '@/store';
 import { words } from '@/ui/words';
-import { workspace } from './workspace';
+import { type Notice, type ScopeQuestion, workspace } from './workspace';
 
 /** What a patch did, in words. */
-export function summaryText({ what, count, name }: Summary): string {
-  return words.summaries[what](count, name || words.entry.noTitle);
+export function summaryText({ what, count, name, dropped }: Summary): string {
+  const said = words.summaries[what](count, name || words.entry.noTitle);
+  return dropped ? `${said}. ${words.droppedChanges(dropped)}` : said;
 }
+
+const SEVERAL: readonly Scope[] = ['later', 'every'];
 
 /** The key under which the view shows the first entry that a patch put. */
 function keyOfPut(patch: Patch): string | undefined {
   return patch.changes.find((change) => change.collection === 'entries' && change.after)?.id;
 }
 
+/** What a change put, and the day that it lies on in a zone; undefined for changes that put nothing in one place. */
+function placeOf({ summary, changes }: Patch, zone: string): Notice['where'] {
+  if (!PLACED.some((what) => what === summary.what)) return undefined;
+  const put = changes.findLast((change) => change.collection === 'entries' && change.after !== null);
+  if (put?.collection !== 'entries' || !put.after) return undefined;
+  const day = Math.floor(instantToWall(zone, instantOf(put.after.start, zone)) / DAY);
+  return { day, key: put.after.recurrence ? undefined : put.id };
+}
+
+/** Changes after which one wants to see where the entry is. */
+const PLACED = ['entry-made', 'entry-moved', 'entry-changed', 'entry-copied', 'series-copied'] as const;
+
 /**
  * Everything that the person can do to entries: makes the patch, asks about series where needed, commits, and says
  * what happened.
+ * @param viewZone the zone of the view that the person acts in, if it is not the home zone
  */
-export function useCommands() {
+export function useCommands(viewZone?: string) {
   const { store, clock } = useOpenStore();
   return useMemo(() => {
     const state = () => store.getSnapshot().state;
     const context = (): ChangeContext => ({
       now: clock(),
       newId: () => crypto.randomUUID(),
-      zone: state().settings.get('settings')?.homeZone ?? 'UTC',
+      zone: viewZone ?? state().settings.get('settings')?.homeZone ?? 'UTC',
     });
     const commit = (patch: Patch): void => {
       if (patch.changes.length === 0) return;
       void store.commit(patch);
-      workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true });
+      const where = placeOf(patch, context().zone);
+      workspace.say({
+        text: summaryText(patch.summary),
+        tone: 'done',
+        undo: true,
+        ...(where ? { where } : {}),
+      });
     };
     const take = (result: ChangeResult): Patch | undefined => {
       if (isRefused(result)) {
@@ -53,15 +73,23 @@ export function useCommands() {
       commit(result);
       return result;
     };
-    const scopeFor = async (target: Target, about: 'change' | 'bin'): Promise<Scope | undefined> => {
+    const scopeFor = async (
+      target: Target,
+      about: ScopeQuestion['about'],
+      scopes: readonly Scope[] = SCOPES,
+    ): Promise<Scope | undefined> => {
       if (!isRecurring(state(), target)) return 'this';
-      return workspace.askScope(about, state().entries.get(target.entryId)?.title || words.entry.noTitle);
+      // The series itself is meant, where no occurrence is named.
+      if (target.recurrenceKey === undefined && state().entries.get(target.entryId)?.recurrence)
+        return 'every';
+      const title = state().entries.get(target.entryId)?.title || words.entry.noTitle;
+      return workspace.askScope(about, title, scopes);
     };
     /** Keeps the selection on what the change put in place of what was selected. */
     const follow = (target: Target, scope: Scope, patch: Patch | undefined): void => {
       const put = patch && keyOfPut(patch);
       if (!put) return;
-      if (scope === 'every') workspace.clearSelection();
+      if (scope !== 'this') workspace.clearSelection();
       else if (put !== targetKey(target)) workspace.replaceSelected(targetKey(target), put);
     };
 
@@ -77,12 +105,9 @@ export function useCommands() {
       },
       /** Returns whether the change was made. */
       async change(target: Target, fields: EventFields): Promise<boolean> {
-        const entry = state().entries.get(target.entryId);
-        // A rule belongs to the series: who edits it means every one.
-        const ruleEdited =
-          entry?.recurrence &&
-          JSON.stringify(entry.recurrence.rules) !== JSON.stringify(fields.recurrence?.rules);
-        const scope = ruleEdited ? 'every' : await scopeFor(target, 'change');
+        // A rule belongs to more than one: who edits it is not asked for just this one.
+        const scopes = changesRule(state(), target, fields) ? SEVERAL : SCOPES;
+        const scope = await scopeFor(target, 'change', scopes);
         if (!scope) return false;
         const patch = take(changeEntry(state(), target, fields, scope, context()));
         follow(target, scope, patch);
@@ -95,9 +120,11 @@ export function useCommands() {
         follow(target, scope, patch);
         return patch !== undefined;
       },
-      copy(target: Target, move: Move): void {
-        const patch = take(copyEntry(state(), target, move, context()));
-        const key = patch && keyOfPut(patch);
+      async copy(target: Target, move: Move): Promise<void> {
+        const scope = await scopeFor(target, 'copy');
+        if (!scope) return;
+        const patch = take(copyEntry(state(), target, move, scope, context()));
+        const key = patch && scope === 'this' ? keyOfPut(patch) : undefined;
         if (key) workspace.select(key);
       },
       async bin(keys: readonly string[]): Promise<void> {
@@ -105,8 +132,23 @@ export function useCommands() {
         const [only] = targets;
         const scope = only && targets.length === 1 ? await scopeFor(only, 'bin') : 'this';
         if (!scope) return;
-        commit(binEntries(state(), targets, scope, context()));
+        const result =
+          scope === 'later'
+            ? binLater(state(), only!, context())
+            : binEntries(state(), targets, scope, context());
+        if (take(result)) workspace.clearSelection();
+      },
+      /** Sets a changed occurrence back to its series. */
+      reset(overrideId: string): void {
+        const patch = resetOccurrence(state(), overrideId, context());
+        if (!patch) return;
+        commit(patch);
         workspace.clearSelection();
+      },
+      /** Brings a date back that a series leaves out. */
+      bringBack(seriesId: string, date: EventTime): void {
+        const patch = bringBackDate(state(), seriesId, date, context());
+        if (patch) commit(patch);
       },
       toCalendar(keys: readonly string[], calendarId: string): void {
         commit(moveToCalendar(state(), keys.map(targetOfKey), calendarId, context()));
@@ -138,7 +180,7 @@ export function useCommands() {
         );
       },
     };
-  }, [store, clock]);
+  }, [store, clock, viewZone]);
 }
 
 export type Commands = ReturnType<typeof useCommands>;

@@ -1,15 +1,17 @@
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { VIEWS, type ViewName, type ViewRange } from '@/core/layout/views';
+import { VIEWS, type ViewRange } from '@/core/layout/views';
 import { DAY, dateString, isRealDate, parseDate } from '@/core/time/civil';
-import { instantToWall } from '@/core/time/zones';
+import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { useOpenStore, useSettings } from '@/store';
 import { WIDE } from '@/ui/theme/tokens';
 
-/** What Plan shows, as its address says: the view, the selected day, how many days, which calendars are hidden. */
+/** What Plan shows, as its address says: the view, the selected day, how many days, hidden calendars, the zone. */
 export interface PlanAddress extends ViewRange {
   readonly hidden: readonly string[];
+  /** The zone that the hours are shown in: the home zone, or another for a look. */
+  readonly zone: string;
 }
 
 const one = (value: string | string[] | undefined): string | undefined =>
@@ -29,29 +31,35 @@ export function usePlanAddress() {
   const date = one(parameters.date);
   const days = one(parameters.days);
   const hide = one(parameters.hide);
+  const asked = one(parameters.zone);
 
   const address = useMemo((): PlanAddress => {
-    const today = Math.floor(instantToWall(homeZone, clock()) / DAY);
+    const zone = asked !== undefined && isKnownZone(asked) ? asked : homeZone;
+    const today = Math.floor(instantToWall(zone, clock()) / DAY);
     return {
       view: VIEWS.find((name) => name === view) ?? (width >= WIDE ? 'workdays' : 'days'),
       day: isDate(date) ? parseDate(date) : today,
       dayCount: Math.min(14, Math.max(2, Math.trunc(Number(days)) || 3)),
       hidden: hide ? hide.split(',') : [],
+      zone,
     };
-  }, [view, date, days, hide, width, homeZone, clock]);
+  }, [view, date, days, hide, asked, width, homeZone, clock]);
 
   const change = useMemo(
     () => ({
-      to(changes: { view?: ViewName; day?: number; dayCount?: number; hidden?: readonly string[] }) {
+      to(changes: Partial<PlanAddress>) {
         router.setParams({
           ...(changes.view === undefined ? {} : { view: changes.view }),
           ...(changes.day === undefined ? {} : { date: dateString(changes.day) }),
           ...(changes.dayCount === undefined ? {} : { days: String(changes.dayCount) }),
           ...(changes.hidden === undefined ? {} : { hide: changes.hidden.join(',') || undefined }),
+          ...(changes.zone === undefined
+            ? {}
+            : { zone: changes.zone === homeZone ? undefined : changes.zone }),
         });
       },
     }),
-    [router],
+    [router, homeZone],
   );
   return { address, to: change.to };
 }

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { DESK_BESIDE } from '@/ui/theme/tokens';
-import type { EventFields } from '@/core/change/entryChanges';
+import type { EventFields } from '@/core/change/eventFields';
 import type { Scope, Target } from '@/core/change/target';
 
 /** An entry being written: a new one, or a change of the target. */
@@ -16,12 +16,16 @@ export interface Notice {
   readonly text: string;
   readonly tone: 'done' | 'problem';
   readonly undo: boolean;
+  /** Where to find what it tells of: a day number, and the key to select there. */
+  readonly where?: { readonly day: number; readonly key: string | undefined };
 }
 
 /** A question that waits for its answer before a series changes. */
 export interface ScopeQuestion {
-  readonly about: 'change' | 'bin';
+  readonly about: 'change' | 'bin' | 'copy';
   readonly title: string;
+  /** The scopes that make sense for it. */
+  readonly scopes: readonly Scope[];
   readonly answer: (scope: Scope | undefined) => void;
 }
 
@@ -33,6 +37,8 @@ interface Workspace {
   readonly collecting: boolean;
   readonly deskOpen: boolean;
   readonly editing: Editing | null;
+  /** The id of the series whose page is open. */
+  readonly seriesShown: string | null;
   readonly notice: Notice | null;
   readonly question: ScopeQuestion | null;
   readonly keysShown: boolean;
@@ -44,6 +50,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   // Beside the view there is room for it from the start; over the view it waits to be asked for.
   deskOpen: typeof window !== 'undefined' && window.innerWidth >= DESK_BESIDE,
   editing: null,
+  seriesShown: null,
   notice: null,
   question: null,
   keysShown: false,
@@ -73,6 +80,7 @@ export const workspace = {
     set(({ selected }) => ({ selected: selected.map((key) => (key === from ? to : key)) })),
   setDesk: (deskOpen: boolean) => set({ deskOpen }),
   edit: (editing: Editing | null) => set({ editing }),
+  showSeries: (seriesShown: string | null) => set({ seriesShown }),
   /** Changes the fields of what is being written, so that the view shows them at once. */
   editFields: (fields: Partial<EventFields>) =>
     set(({ editing }) =>
@@ -81,12 +89,17 @@ export const workspace = {
   say: (notice: Notice | null) => set({ notice }),
   showKeys: (keysShown: boolean) => set({ keysShown }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
-  askScope: (about: ScopeQuestion['about'], title: string): Promise<Scope | undefined> =>
+  askScope: (
+    about: ScopeQuestion['about'],
+    title: string,
+    scopes: readonly Scope[],
+  ): Promise<Scope | undefined> =>
     new Promise((resolve) => {
       set({
         question: {
           about,
           title,
+          scopes,
           answer: (scope) => {
             set({ question: null });
             resolve(scope);

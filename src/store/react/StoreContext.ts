@@ -1,7 +1,7 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { Settings } from '@/core/model/settings';
-import { initialSettings } from '@/core/model/settings';
+import { initialSettings } from '@/core/model/initialSettings';
 import { calendarsInOrder } from '@/core/change/calendarChanges';
 import type { Clock } from '@/core/time/clock';
 import type { Snapshot, Store } from '../store';

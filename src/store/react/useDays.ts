@@ -24,13 +24,13 @@ function daysOptions(store: Store, version: number, query: DaysQuery) {
 }
 
 /**
- * What occurs on a half-open range of days in the home zone. The ranges before and after are fetched ahead, so that a
+ * What occurs on a half-open range of days, in the home zone if no other is given. The ranges before and after are fetched ahead, so that a
  * step finds its answer waiting.
  */
 export function useDays(
   firstDay: number,
   endDay: number,
-  options: { hiddenCalendarIds?: readonly string[]; stepDays?: number } = {},
+  options: { hiddenCalendarIds?: readonly string[]; stepDays?: number; zone?: string } = {},
 ): {
   answer: DaysAnswer | undefined;
   isLoading: boolean;
@@ -40,8 +40,8 @@ export function useDays(
 } {
   const { store } = useOpenStore();
   const version = useSnapshot((snapshot) => snapshot.version);
-  const { homeZone: zone, workingPattern } = useSettings();
-  const { hiddenCalendarIds = NO_CALENDARS, stepDays } = options;
+  const { homeZone, workingPattern } = useSettings();
+  const { hiddenCalendarIds = NO_CALENDARS, stepDays, zone = homeZone } = options;
   const result = useQuery({
     ...daysOptions(store, version, { firstDay, endDay, zone, hiddenCalendarIds, workingPattern }),
     placeholderData: keepPreviousData,

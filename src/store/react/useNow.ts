@@ -23,8 +23,8 @@ export function useNow(): number {
   return now;
 }
 
-/** The present wall time in the home zone, by the minute. */
-export function useNowWall(): number {
+/** The present wall time in a zone, the home zone if none is given, by the minute. */
+export function useNowWall(zone?: string): number {
   const { homeZone } = useSettings();
-  return instantToWall(homeZone, useNow());
+  return instantToWall(zone ?? homeZone, useNow());
 }

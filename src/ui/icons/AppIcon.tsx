@@ -1,4 +1,3 @@
-import Svg, { Path } from 'react-native-svg';
 import { ICON_PATHS, type IconName } from './paths';
 
 const isIconName = (name: unknown): name is IconName => typeof name === 'string' && name in ICON_PATHS;
@@ -7,8 +6,8 @@ const isIconName = (name: unknown): name is IconName => typeof name === 'string'
 export function AppIcon({ name, color, size }: { name?: unknown; color?: string; size: number }) {
   if (!isIconName(name)) return null;
   return (
-    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden focusable={false} pointerEvents="none">
-      <Path d={ICON_PATHS[name]} fill={color} />
-    </Svg>
+    <svg width={size} height={size} viewBox="0 0 24 24" aria-hidden focusable={false} pointerEvents="none">
+      <path d={ICON_PATHS[name]} fill={color} />
+    </svg>
   );
 }

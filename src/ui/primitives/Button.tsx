@@ -9,6 +9,8 @@ import { AppText } from './AppText';
 export interface ButtonProps {
   /** What it does; shown, or read out when only the icon shows. */
   label: string;
+  /** Shorter words to show instead, where the label would not fit. */
+  shown?: string;
   icon?: IconName;
   iconOnly?: boolean;
   kind?: 'plain' | 'primary' | 'quiet' | 'danger' | 'onDark';
@@ -23,7 +25,19 @@ export interface ButtonProps {
 
 /** A button in the interface's look: one border, square corners, 40 pixels high. */
 export const Button = forwardRef<View, ButtonProps>(function Button(
-  { label, icon, iconOnly, kind = 'plain', selected, role = 'button', disabled, onPress, style, testID },
+  {
+    label,
+    shown = label,
+    icon,
+    iconOnly,
+    kind = 'plain',
+    selected,
+    role = 'button',
+    disabled,
+    onPress,
+    style,
+    testID,
+  },
   ref,
 ) {
   const { colours, dark } = useTheme();
@@ -78,7 +92,7 @@ export const Button = forwardRef<View, ButtonProps>(function Button(
       {icon ? <AppIcon name={icon} color={ink} size={20} /> : null}
       {iconOnly ? null : (
         <AppText weight="500" colour={ink} numberOfLines={1}>
-          {label}
+          {shown}
         </AppText>
       )}
     </Pressable>

@@ -6,17 +6,19 @@ import { AppText } from './AppText';
 
 interface FrameProps {
   label: string;
+  /** As narrow as its surroundings: for a few digits. */
+  narrow?: boolean;
   error?: string;
   hint?: string;
   children: (parts: { id: string; describedBy: string | undefined }) => ReactNode;
 }
 
 /** A label, a field, and under it what is wrong with it or what it takes. */
-function FieldFrame({ label, error, hint, children }: FrameProps) {
+function FieldFrame({ label, narrow, error, hint, children }: FrameProps) {
   const id = useId();
   const said = error ?? hint;
   return (
-    <View style={styles.frame}>
+    <View style={[styles.frame, narrow ? styles.narrow : null]}>
       {createElement(
         'label',
         { htmlFor: id },
@@ -47,12 +49,15 @@ interface TextFieldProps {
   error?: string;
   hint?: string;
   multiline?: boolean;
+  narrow?: boolean;
   large?: boolean;
   placeholder?: string;
   autoFocus?: boolean;
   maxLength?: number;
   inputMode?: 'text' | 'numeric' | 'url';
   onSubmit?: () => void;
+  /** For a field that filters a list below: the list's id, and that of its current option. */
+  combobox?: { list: string; active: string | undefined };
   testID?: string;
 }
 
@@ -63,13 +68,15 @@ export function TextField({
   error,
   hint,
   multiline,
+  narrow,
   large,
   onSubmit,
+  combobox,
   ...rest
 }: TextFieldProps) {
   const { colours } = useTheme();
   return (
-    <FieldFrame label={label} error={error} hint={hint}>
+    <FieldFrame label={label} narrow={narrow} error={error} hint={hint}>
       {({ id, describedBy }) => (
         <TextInput
           {...rest}
@@ -80,6 +87,16 @@ export function TextField({
           submitBehavior={onSubmit ? 'submit' : undefined}
           placeholderTextColor={colours.quietInk}
           {...({ 'aria-describedby': describedBy, 'aria-invalid': !!error } as object)}
+          {...(combobox
+            ? ({
+                role: 'combobox',
+                'aria-expanded': true,
+                'aria-controls': combobox.list,
+                'aria-activedescendant': combobox.active,
+                'aria-autocomplete': 'list',
+                autoComplete: 'off',
+              } as object)
+            : null)}
           style={[
             styles.input,
             multiline ? styles.multiline : null,
@@ -196,11 +213,13 @@ const webInput = {
 
 const styles = StyleSheet.create({
   frame: { gap: space(1), flexGrow: 1, flexShrink: 1, minWidth: 120 },
+  narrow: { minWidth: 0 },
   input: {
     minHeight: sizes.target,
     borderWidth: hairline,
     borderRadius: corner,
     paddingHorizontal: space(2),
+    minWidth: 0,
     fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
   },
   multiline: { minHeight: 88, paddingVertical: space(2) },

@@ -22,9 +22,10 @@ export function Sheet({ title, closeLabel, onClose, children, footer }: SheetPro
   const wide = width >= WIDE;
   const box = useRef<View>(null);
   useEffect(() => {
-    (box.current as unknown as HTMLElement | null)
-      ?.querySelector<HTMLElement>('input, select, button[data-first], [role="button"]')
-      ?.focus();
+    const sheet = box.current as unknown as HTMLElement | null;
+    // A field that asks for the focus has it already.
+    if (sheet?.contains(document.activeElement)) return;
+    sheet?.querySelector<HTMLElement>('input, select, button[data-first], [role="button"]')?.focus();
   }, []);
   return (
     <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={title}>

@@ -5,6 +5,8 @@ import { ThemeProvider } from '../theme/theme';
 import { Button } from './Button';
 import { ChoiceRow } from './ChoiceRow';
 import { PickField, TextField } from './Field';
+import { PanelHead } from './PanelHead';
+import { PressField } from './PressField';
 
 const show = (element: React.ReactElement) => render(<ThemeProvider>{element}</ThemeProvider>);
 
@@ -59,4 +61,42 @@ test('a field with a problem is marked and described by it', () => {
     'Give it a name.',
   );
   expect(screen.getByLabelText<HTMLInputElement>('Start date').value).toBe('2027-03-09');
+});
+
+test('a field that opens a chooser is named with its value, and tells its problem', async () => {
+  const opened = jest.fn();
+  show(
+    <PressField
+      label="Repeat"
+      name="Change the repeat: Every Tuesday"
+      icon="autorenew"
+      text="Every Tuesday"
+      trailing={null}
+      error="The last date is before the start."
+      onPress={opened}
+    />,
+  );
+  const field = screen.getByRole('button', { name: 'Change the repeat: Every Tuesday' });
+  expect(field.getAttribute('aria-invalid')).toBe('true');
+  expect(screen.getByRole('alert').textContent).toBe('The last date is before the start.');
+  await userEvent.click(field);
+  expect(opened).toHaveBeenCalledTimes(1);
+});
+
+test('the head of a panel closes it, and ends it where it may', async () => {
+  const closed = jest.fn();
+  const done = jest.fn();
+  const { rerender } = show(
+    <PanelHead title="Repeat" onClose={closed} action={{ label: 'Done', onPress: done, disabled: true }} />,
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'Close' }));
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Done' }).disabled).toBe(true);
+  rerender(
+    <ThemeProvider>
+      <PanelHead title="Repeat" onClose={closed} action={{ label: 'Done', onPress: done }} />
+    </ThemeProvider>,
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+  expect([closed.mock.calls.length, done.mock.calls.length]).toEqual([1, 1]);
+  expect(screen.getByRole('heading', { name: 'Repeat' })).toBeTruthy();
 });

@@ -1,3 +1,5 @@
+import { ordinalNumber, ruleInEnglish, ruleProblemsInEnglish } from '@/core/recurrence/words/english';
+
 const plural = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
@@ -56,6 +58,10 @@ export const en = {
     draft: 'Draft',
     moveTo: (when: string) => `Moves to ${when}`,
   },
+  strip: {
+    label: 'Weeks, by how booked they are',
+    week: (day: string, load: string) => [`Week of ${day}`, load].filter(Boolean).join(', '),
+  },
   chips: {
     label: 'Calendars',
     hidden: 'hidden',
@@ -70,7 +76,6 @@ export const en = {
   entry: {
     noTitle: 'No title',
     away: 'away',
-    private: 'private',
     series: 'repeats',
     changed: 'differs from its series',
     reminds: 'has a reminder',
@@ -122,48 +127,73 @@ export const en = {
   },
   scope: {
     title: 'This is one of a series',
-    question: { change: 'What is to change?', bin: 'What goes to the bin?' },
+    question: { change: 'What is to change?', bin: 'What goes to the bin?', copy: 'What is to be copied?' },
     this: 'Just this one',
+    later: 'This and later ones',
     every: 'Every one',
   },
   repeat: {
+    rule: ruleInEnglish,
     label: 'Repeat',
+    change: 'Change the repeat',
+    done: 'Done',
     none: 'Not at all',
-    DAILY: 'Daily',
-    WEEKLY: 'Weekly',
-    MONTHLY: 'Monthly',
-    YEARLY: 'Yearly',
-    custom: 'As in its file',
-    interval: {
-      DAILY: 'Every how many days',
-      WEEKLY: 'Every how many weeks',
-      MONTHLY: 'Every how many months',
-      YEARLY: 'Every how many years',
+    custom: 'As it is',
+    customHint: 'This rule says more than these choices can. It stays as it is until you choose another.',
+    fits: 'Fits this start',
+    /** A proposal as briefly as it can be said beside the others. */
+    quick: (text: string) => {
+      const short = text.replace(/^Monthly on the (?!\d)/, '').replace(/^Yearly on .*/, 'Yearly');
+      return short.slice(0, 1).toUpperCase() + short.slice(1);
     },
-    on: 'On',
+    every: 'Every',
+    unit: 'Unit of the repeat',
+    units: { DAILY: 'days', WEEKLY: 'weeks', MONTHLY: 'months', YEARLY: 'years' },
+    weekdays: 'On these weekdays',
+    onDays: 'Days of the month',
+    onNth: 'A weekday of the month',
+    dayOfMonth: (day: number) => (day === -1 ? 'the last day' : `the ${ordinalNumber(day)}`),
+    lastDay: 'Last',
+    ordinal: 'Which one',
+    ordinals: {
+      '1': 'first',
+      '2': 'second',
+      '3': 'third',
+      '4': 'fourth',
+      '5': 'fifth',
+      '-2': 'second to last',
+      '-1': 'last',
+    },
+    weekday: 'Weekday',
+    workday: 'working day',
+    inMonths: 'In these months',
+    allMonths: 'All months',
+    shortMonths: 'Where a month is too short',
+    skips: { OMIT: 'Leave it out', BACKWARD: 'Last day of the month', FORWARD: 'The day after' },
+    furtherDates: (count: number) => plural(count, 'further date'),
+    unreadable: 'by a rule that can’t be read',
+    and: ', and ',
+    beginsOutside: (day: string) => `${day} comes first, though the rule does not make it.`,
+    dates: (count: number, daysOff: number) =>
+      `${plural(count, 'date')}${daysOff > 0 ? `, ${daysOff} on a day off` : ''}`,
+    endless: (daysOff: number) => (daysOff > 0 ? `${daysOff} of these on a day off` : 'and so on'),
+    leftOut: 'left out',
+    movedTo: (day: string) => `moved to ${day}`,
+    skip: 'Skip days off',
+    skipCalendar: 'Days off are in',
+    handling: 'An occurrence on a day off',
+    handlings: { omit: 'Leave it out', next: 'Next working day', previous: 'Working day before' },
     ends: 'Ends',
     never: 'Never',
-    count: 'After a number of times',
+    count: 'After a number',
     until: 'On a date',
     times: 'Times',
     lastDate: 'Last date',
     next: 'Next dates',
     nothing: 'This makes no further date.',
-    summary: (frequency: 'DAILY' | 'WEEKLY' | 'MONTHLY' | 'YEARLY', interval: number, days: string) => {
-      const unit = { DAILY: 'day', WEEKLY: 'week', MONTHLY: 'month', YEARLY: 'year' }[frequency];
-      const often =
-        interval === 1
-          ? `every ${unit}`
-          : interval === 2
-            ? `every other ${unit}`
-            : `every ${interval} ${unit}s`;
-      return days ? `${often} on ${days}` : often;
-    },
-    endsAfter: (count: number) => plural(count, 'time'),
-    endsOn: (day: string) => `until ${day}`,
-    byRule: 'by a rule of its own',
     exceptions: (count: number) => plural(count, 'exception'),
   },
+  ruleProblems: ruleProblemsInEnglish,
   reminder: {
     label: 'Reminder',
     none: 'None',
@@ -179,7 +209,7 @@ export const en = {
     startsIn: (minutes: number) =>
       minutes > 0 ? `in ${minutes} min` : minutes === 0 ? 'now' : `${-minutes} min ago`,
     region: 'Reminders',
-    allow: 'Also show reminders as notifications of this browser',
+    allow: 'Show reminders as notifications, too',
     allowed: 'Reminders also show as notifications of this browser.',
     denied: 'This browser does not allow notifications; reminders show on the page.',
     others: (count: number) => `and ${count} more`,
@@ -224,11 +254,68 @@ export const en = {
       endBeforeStart: 'The end is before the start.',
       zone: 'This time zone is not known.',
       link: 'A link begins with http:// or https://.',
-      interval: 'From 1 to 999.',
-      count: 'From 1 to 999.',
+      interval: 'From 1 to 9999.',
+      count: 'From 1 to 9999.',
+      monthDays: 'Choose at least one day.',
+      months: 'Choose at least one month.',
+      oneMonth: 'Choose one month only: working days are counted within it.',
       weekdays: 'Choose at least one weekday.',
       until: 'The last date is before the start.',
     },
+  },
+  zones: {
+    pick: 'Time zone',
+    search: 'City, country, abbreviation or offset',
+    searchHint: 'e.g. Halifax, Norway, CET, +5:30',
+    nothing: (text: string) => `No time zone goes by “${text}”.`,
+    clock: 'Zone clock',
+    see: 'See',
+    shown: 'Shown',
+    seeFrom: (place: string) => `See the calendar as in ${place}`,
+    another: 'As seen elsewhere',
+    seenIn: (place: string) => `As seen in ${place}`,
+    itIs: (time: string) => `${time} now`,
+    back: (place: string) => `Back to ${place}`,
+    rail: (place: string, time: string) => `${place}, ${time} now. See the calendar as there`,
+    changes: (day: string, by: string) => `from ${day} on ${by}`,
+    homeLabel: 'Name of the home zone',
+    railsHint: 'Further columns of hours beside the days, three at the most.',
+    railOf: (label: string) => `Column of hours for ${label}`,
+    label: (city: string) => `Name for ${city}`,
+    addRail: 'Add a column of hours',
+    removeRail: (label: string) => `Remove the column for ${label}`,
+    first: 'Move to the front',
+    deviceQuestion: 'Time zone of this device',
+    deviceDiffers: (here: string, home: string) =>
+      `This device goes by the time of ${here}; your calendar by that of ${home}.`,
+    stay: (home: string) => `Stay with ${home}`,
+    look: (here: string) => `See it as in ${here}`,
+    makeHome: (here: string) => `Make ${here} the home zone`,
+  },
+  series: {
+    open: 'Series and exceptions',
+    title: 'Series',
+    next: 'Next dates',
+    ended: 'There are no more dates.',
+    kinds: {
+      changed: 'Changed',
+      'left-out': 'Left out',
+      'day-off': 'On days off',
+      further: 'Further dates',
+    },
+    noExceptions: 'Every date is as the series says.',
+    setBack: 'Set back',
+    setBackNamed: (day: string) => `Set the occurrence of ${day} back to its series`,
+    bringBack: 'Bring back',
+    bringBackNamed: (day: string) => `Bring the occurrence of ${day} back`,
+    go: (day: string) => `Go to ${day}`,
+    now: (when: string) => `now ${when}`,
+    later: 'and the later ones',
+    omitted: 'left out',
+    moved: (day: string) => `moved to ${day}`,
+    movedFrom: (day: string) => `moved here from ${day}, a day off`,
+    editAll: 'Edit the series',
+    more: (count: number) => `and ${count} more`,
   },
   summaries: {
     'entry-made': (_count: number, name: string) => `“${name}” made`,
@@ -236,6 +323,9 @@ export const en = {
     'entry-moved': (_count: number, name: string) => `“${name}” moved`,
     'entries-moved': (count: number) => `${plural(count, 'entry', 'entries')} moved`,
     'entry-copied': (_count: number, name: string) => `“${name}” copied`,
+    'series-copied': (_count: number, name: string) => `Series “${name}” copied`,
+    'occurrence-reset': (_count: number, name: string) => `“${name}” is as its series again`,
+    'occurrence-brought-back': (_count: number, name: string) => `A date of “${name}” is back`,
     'entries-binned': (count: number, name: string) =>
       count === 1 ? `“${name}” is in the bin` : `${plural(count, 'entry', 'entries')} are in the bin`,
     'entries-to-calendar': (count: number, name: string) =>
@@ -249,6 +339,8 @@ export const en = {
     'settings-changed': () => 'Settings changed',
     'session-changed': () => 'Changed',
   },
+  droppedChanges: (count: number) =>
+    `${plural(count, 'changed occurrence')} had no place in it any more and ${count === 1 ? 'is' : 'are'} in the bin`,
   undone: (what: string) => `Undone: ${what}`,
   redone: (what: string) => `Done again: ${what}`,
   nothingToUndo: 'There is nothing to undo.',
@@ -256,7 +348,10 @@ export const en = {
   refusals: {
     'rule-fixes-days':
       'The rule of this series names its days, so the series can’t move this way. Move just this one, or edit the series.',
-    'unreadable-rule': 'The rule of this series can’t be read, so the series can’t be moved.',
+    'unreadable-rule': 'The rule of this series can’t be read, so the series can’t be moved or divided.',
+    'rule-not-divisible':
+      'The rule of this series can’t be divided here. Change just this one, or every one.',
+    'beyond-calendar': 'Dates reach to the year 9999 and no further.',
     'end-before-start': 'It would end before it starts.',
     'calendar-missing': 'The calendar is not there any more.',
   },
@@ -357,7 +452,12 @@ export const en = {
       'unknown-zone': 'This time zone is not known; its times are read as home time.',
       'mapped-zone': 'This time zone goes by another name here.',
       'not-kept-yet': 'Orderly Week keeps events only; this part was left out.',
-      'range-read-as-one': 'This change of “this and later ones” is read for its one occurrence only.',
+      'no-dates': 'This repeat makes no date after the first.',
+      'until-before-start': 'This repeat ends before it begins; only its first date is there.',
+      'count-and-until': 'This repeat ends in two ways at once; whichever comes first counts.',
+      'too-many-dates':
+        'This repeat makes more dates than a calendar can show; only its first date is there.',
+      'beyond-calendar': 'Dates reach to the year 9999 and no further.',
     },
     refusals: {
       empty: 'This file is empty.',

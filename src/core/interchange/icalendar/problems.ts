@@ -1,3 +1,5 @@
+import { RULE_PROBLEMS } from '../../recurrence/ruleProblems';
+
 /** What could not be read of a file, by line. The interface has the words. */
 export const PROBLEM_CODES = [
   'unreadable-line',
@@ -7,7 +9,7 @@ export const PROBLEM_CODES = [
   'unknown-zone',
   'mapped-zone',
   'not-kept-yet',
-  'range-read-as-one',
+  ...RULE_PROBLEMS,
 ] as const;
 
 export interface ReadProblem {

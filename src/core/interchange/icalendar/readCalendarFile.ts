@@ -10,6 +10,8 @@ export interface ReadOptions {
   readonly zone: string;
   readonly now: number;
   readonly newId: () => string;
+  /** The calendars that are here already, which a series may name as those of its days off. */
+  readonly calendars?: readonly { id: string; name: string }[];
   /** Told after every few hundred components; may wait, so that whoever asked can cancel. */
   readonly onProgress?: (done: number, total: number) => Promise<void> | void;
 }

@@ -1,25 +1,14 @@
 import ICAL from 'ical.js';
-import type { CalendarEvent, Preserved, Recurrence, Reminder } from '../../model/entry';
+import type { CalendarEvent, Preserved, Reminder } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { parseRule, RecurrenceRuleError } from '../../recurrence/rule';
 import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
 import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
 import { wallToInstant } from '../../time/zones';
-import type { ComponentLines, ContentLine } from './fileText';
-import type { ReadProblem } from './problems';
-
-/** A property in jCal form (RFC 7265 3.4): name, parameters, type, values. */
-export type JCalProperty = [string, Record<string, string | string[]>, string, ...unknown[]];
-
-/** What reading an event needs from its surroundings. */
-export interface ReadContext {
-  /** The zone that floating times are compared in. */
-  readonly zone: string;
-  readonly now: number;
-  readonly newId: () => string;
-  readonly findZone: (name: string) => string | undefined;
-  readonly report: (problem: ReadProblem) => void;
-}
+import type { ComponentLines } from './fileText';
+import type { JCalProperty, ReadContext, ReadLine } from './readContext';
+import { readRecurrence } from './readRecurrence';
+import { SKIP_PROPERTY } from './skipDaysOffProperty';
 
 /** Extends a property of our own to the values that TRANSP can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
@@ -46,12 +35,8 @@ const KNOWN = new Set([
   'created',
   'last-modified',
   AVAILABILITY_PROPERTY,
+  SKIP_PROPERTY,
 ]);
-
-interface ReadLine {
-  readonly property: JCalProperty;
-  readonly line: ContentLine;
-}
 
 function readProperties(component: ComponentLines, report: ReadContext['report']): ReadLine[] {
   return component.properties.flatMap((line) => {
@@ -74,7 +59,7 @@ function readProperties(component: ComponentLines, report: ReadContext['report']
 const LOCAL = /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d:[0-5]\dZ?$/;
 const DATE = /^\d{4}-\d\d-\d\d$/;
 
-/** The event times of a date property: DATE, DATE-TIME, or the starts of PERIODs. */
+/** The event times of a date property: DATE or DATE-TIME. */
 function readTimes({ property, line }: ReadLine, context: ReadContext): EventTime[] {
   const [, parameters, , ...values] = property;
   const name = typeof parameters.tzid === 'string' ? parameters.tzid : undefined;
@@ -88,7 +73,7 @@ function readTimes({ property, line }: ReadLine, context: ReadContext): EventTim
     zone ??= name;
   }
   return values.flatMap((value): EventTime[] => {
-    const text = String(Array.isArray(value) ? value[0] : value);
+    const text = String(value);
     if (!isRealDate(text) || !(LOCAL.test(text) || DATE.test(text))) {
       context.report({ line: line.line, code: 'unreadable-line', detail: line.text.slice(0, 120) });
       return [];
@@ -188,22 +173,23 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   }
 
   const recurrenceId = times('recurrence-id')[0];
-  if (named('recurrence-id')[0]?.property[1]['range'])
-    context.report({
-      line: component.line,
-      code: 'range-read-as-one',
-      detail: text('summary').slice(0, 120),
-    });
-  const recurrence: Recurrence = {
-    rules: named('rrule').map(({ property }) => String(property[3])),
-    dates: times('rdate'),
-    exceptionDates: times('exdate'),
-  };
-  const recurs = !recurrenceId && recurrence.rules.length + recurrence.dates.length > 0;
+  const range = String(named('recurrence-id')[0]?.property[1]['range'] ?? '').toUpperCase();
+  const { recurrence, kept: keptOfRecurrence } = readRecurrence(
+    lines,
+    start,
+    context,
+    (line) => readTimes(line, context),
+    (from, length) => afterDuration(from, length, context.zone),
+  );
+  const further = recurrence.dates.length + (recurrence.periods?.length ?? 0);
+  const recurs = !recurrenceId && recurrence.rules.length + further > 0;
   const status = oneOf(STATUS, text('status')) ?? 'confirmed';
   const { reminders, kept } = readAlarms(component, context);
   const preserved: Preserved = {
-    properties: lines.map(({ property }) => property).filter(([name]) => !KNOWN.has(name)),
+    properties: [
+      ...lines.map(({ property }) => property).filter(([name]) => !KNOWN.has(name)),
+      ...keptOfRecurrence,
+    ],
     components: kept as Preserved['components'],
   };
   const id = context.newId();
@@ -217,6 +203,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
     end,
     ...(recurs ? { recurrence } : {}),
     ...(recurrenceId ? { recurrenceId } : {}),
+    ...(recurrenceId && range === 'THISANDFUTURE' ? { recurrenceRange: 'this-and-future' } : {}),
     availability:
       oneOf(AVAILABILITY, text(AVAILABILITY_PROPERTY)) ??
       (text('transp').toUpperCase() === 'TRANSPARENT'

@@ -3,17 +3,16 @@ import type { Calendar } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { formatRule, parseRule } from '../../recurrence/rule';
-import { readRules } from '../../recurrence/series';
+import { readRules, Series } from '../../recurrence/series';
 import { DAY, localString, parseLocal } from '../../time/civil';
-import { instantOf } from '../../time/eventTime';
+import { atInstant, instantOf } from '../../time/eventTime';
 import { isKnownZone } from '../../time/zones';
-import { AVAILABILITY_PROPERTY, endOfDate, type JCalProperty } from './readEvent';
-import { writeTimezone } from './writeTimezone';
+import type { JCalProperty } from './readContext';
+import { AVAILABILITY_PROPERTY, endOfDate } from './readEvent';
+import { type DaysOffSource, skipProperties } from './skipDaysOffProperty';
+import { writeTimezone, type ZoneSpan } from './writeTimezone';
 
 const PRODUCT = '-//Orderly Week//Orderly Week//EN';
-/** A rule without an end is written with time zones that are right for so long after its start. */
-const OPEN_YEARS = 10;
-
 const utc = (instant: number): string => `${localString(Math.floor(instant / 1000) * 1000)}Z`;
 
 function timeProperty(name: string, time: EventTime): JCalProperty {
@@ -29,6 +28,20 @@ function timeProperty(name: string, time: EventTime): JCalProperty {
   }
 }
 
+function recurrenceIdProperty(time: EventTime, range: CalendarEvent['recurrenceRange']): JCalProperty {
+  const [name, parameters, type, ...values] = timeProperty('recurrence-id', time);
+  return [name, range ? { ...parameters, range: 'THISANDFUTURE' } : parameters, type, ...values];
+}
+
+/** A further date with its own end (RFC 5545 3.3.9). */
+function periodProperty({ start, end }: { start: EventTime; end: EventTime }): JCalProperty {
+  const [name, parameters, , from] = timeProperty('rdate', start);
+  // Both ends are written in the zone of the start, the only one that the property can name.
+  const zone = start.kind === 'zoned' ? start.zone : 'UTC';
+  const there = atInstant(start, instantOf(end, zone), zone);
+  return [name, parameters, 'period', [from, timeProperty('rdate', there)[3]]];
+}
+
 const line = (property: JCalProperty): string =>
   ICAL.stringify.property(property, ICAL.design.icalendar, false);
 
@@ -36,7 +49,11 @@ const line = (property: JCalProperty): string =>
 function ruleLine(text: string, start: EventTime): string {
   const { rules } = readRules([text]);
   const rule = rules[0];
-  if (!rule?.until || start.kind !== 'zoned' || rule.until.kind === 'utc') return `RRULE:${text}`;
+  if (!rule?.until) return `RRULE:${text}`;
+  // With whole days, UNTIL is a date.
+  if (start.kind === 'date' && rule.until.kind !== 'date')
+    return `RRULE:${formatRule({ ...rule, until: { kind: 'date', value: rule.until.value.slice(0, 10) } })}`;
+  if (start.kind !== 'zoned' || rule.until.kind === 'utc') return `RRULE:${text}`;
   const instant =
     rule.until.kind === 'date'
       ? endOfDate(rule.until.value, start.zone)
@@ -54,17 +71,24 @@ function alarmLines(minutesBefore: number, title: string): string[] {
   ];
 }
 
+interface WriteContext {
+  readonly overridesOf: (event: CalendarEvent) => readonly CalendarEvent[];
+  readonly daysOff: DaysOffSource | undefined;
+}
+
 /** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
-function eventLines(event: CalendarEvent): string[] {
+function eventLines(event: CalendarEvent, context: WriteContext): string[] {
   const text = (name: string, value: string): JCalProperty[] => (value ? [[name, {}, 'text', value]] : []);
   const properties: JCalProperty[] = [
     ['uid', {}, 'text', event.uid],
     ['dtstamp', {}, 'date-time', utc(event.modified)],
     timeProperty('dtstart', event.start),
     timeProperty('dtend', event.end),
-    ...(event.recurrenceId ? [timeProperty('recurrence-id', event.recurrenceId)] : []),
+    ...(event.recurrenceId ? [recurrenceIdProperty(event.recurrenceId, event.recurrenceRange)] : []),
     ...(event.recurrence?.dates ?? []).map((time) => timeProperty('rdate', time)),
+    ...(event.recurrence?.periods ?? []).map(periodProperty),
     ...(event.recurrence?.exceptionDates ?? []).map((time) => timeProperty('exdate', time)),
+    ...skipProperties(event, context.overridesOf(event), context.daysOff, timeProperty),
     ...text('summary', event.title),
     ...text('description', event.notes),
     ...text('location', event.location),
@@ -95,18 +119,29 @@ function eventLines(event: CalendarEvent): string[] {
   ];
 }
 
-/** The zones that events use, with the span of instants that each is needed for. */
-function zoneSpans(events: readonly CalendarEvent[]): Map<string, { first: number; last: number }> {
-  const spans = new Map<string, { first: number; last: number }>();
+/** The zones that events use, with the span of instants that each is needed for; without an end for an endless series. */
+function zoneSpans(events: readonly CalendarEvent[]): Map<string, ZoneSpan> {
+  const spans = new Map<string, ZoneSpan>();
   for (const event of events) {
-    const open = event.recurrence ? OPEN_YEARS * 366 * DAY : 0;
-    for (const time of [event.start, event.end, ...(event.recurrenceId ? [event.recurrenceId] : [])]) {
+    const { recurrence } = event;
+    const lastWall = recurrence ? new Series(event).lastWall('UTC') : -Infinity;
+    const further = [
+      ...(recurrence?.dates ?? []),
+      ...(recurrence?.exceptionDates ?? []),
+      ...(recurrence?.periods ?? []).flatMap(({ start, end }) => [start, end]),
+    ];
+    for (const time of [
+      event.start,
+      event.end,
+      ...(event.recurrenceId ? [event.recurrenceId] : []),
+      ...further,
+    ]) {
       if (time.kind !== 'zoned' || time.zone === 'UTC' || !isKnownZone(time.zone)) continue;
       const at = instantOf(time, time.zone);
       const known = spans.get(time.zone);
       spans.set(time.zone, {
         first: Math.min(at, known?.first ?? Infinity),
-        last: Math.max(at + open, known?.last ?? -Infinity),
+        last: Math.max(at, lastWall + 2 * DAY, known?.last ?? -Infinity),
       });
     }
   }
@@ -116,11 +151,18 @@ function zoneSpans(events: readonly CalendarEvent[]): Map<string, { first: numbe
 /**
  * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
  * name and description (RFC 7986).
+ * @param daysOff what series that skip days off need; without it, only that they do so is written
  */
 export function writeCalendarFile(
   events: readonly CalendarEvent[],
   calendar?: Pick<Calendar, 'name' | 'description'>,
+  daysOff?: DaysOffSource,
 ): string {
+  const overrides = new Map<string, CalendarEvent[]>();
+  for (const event of events)
+    if (event.seriesId !== undefined)
+      overrides.set(event.seriesId, [...(overrides.get(event.seriesId) ?? []), event]);
+  const context: WriteContext = { overridesOf: (event) => overrides.get(event.id) ?? [], daysOff };
   const lines = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
@@ -130,8 +172,8 @@ export function writeCalendarFile(
       ? [line(['name', {}, 'text', calendar.name]), line(['x-wr-calname', {}, 'text', calendar.name])]
       : []),
     ...(calendar?.description ? [line(['description', {}, 'text', calendar.description])] : []),
-    ...[...zoneSpans(events)].flatMap(([zone, span]) => writeTimezone(zone, span.first, span.last)),
-    ...events.flatMap(eventLines),
+    ...[...zoneSpans(events)].flatMap(([zone, span]) => writeTimezone(zone, span)),
+    ...events.flatMap((event) => eventLines(event, context)),
     'END:VCALENDAR',
   ];
   return `${lines.join('\r\n')}\r\n`;

@@ -1,6 +1,7 @@
 import { dayNumber, DAY } from '../../time/civil';
-import { allZones, isKnownZone, offsetAt } from '../../time/zones';
+import { allZones, isKnownZone, offsetOnce } from '../../time/zones';
 import type { ComponentLines } from './fileText';
+import { readOffset, zoneByRules } from './timezoneRules';
 
 /** Offsets of a VTIMEZONE's standard and daylight time, in milliseconds (RFC 5545 3.6.5). */
 interface ZoneOffsets {
@@ -8,20 +9,15 @@ interface ZoneOffsets {
   readonly daylight: number;
 }
 
-function offsetOf(text: string | undefined): number | undefined {
-  const match = /^TZOFFSETTO[^:]*:([+-])(\d\d)(\d\d)/i.exec(text ?? '');
-  return match
-    ? (match[1] === '-' ? -1 : 1) * (Number(match[2]) * 60 + Number(match[3])) * 60_000
-    : undefined;
-}
-
 function offsetsOf(component: ComponentLines): ZoneOffsets | undefined {
   const last = (name: string) =>
-    offsetOf(
+    readOffset(
       component.components
         .filter((part) => part.name === name)
         .at(-1)
-        ?.properties.find((line) => /^TZOFFSETTO/i.test(line.text))?.text,
+        ?.properties.find((line) => /^TZOFFSETTO/i.test(line.text))
+        ?.text.replace(/^[^:]*:/, '')
+        .trim(),
     );
   const standard = last('STANDARD') ?? last('DAYLIGHT');
   return standard === undefined ? undefined : { standard, daylight: last('DAYLIGHT') ?? standard };
@@ -32,15 +28,16 @@ function zoneWith(offsets: ZoneOffsets, year: number, preferred: string): string
   const january = dayNumber(year, 1, 15) * DAY;
   const july = dayNumber(year, 7, 15) * DAY;
   const fits = (zone: string) => {
-    const both = [offsetAt(zone, january), offsetAt(zone, july)];
+    const both = [offsetOnce(zone, january), offsetOnce(zone, july)];
     return Math.min(...both) === offsets.standard && Math.max(...both) === offsets.daylight;
   };
   return [preferred, ...allZones()].find(fits);
 }
 
 /**
- * Finds the runtime's zone for a TZID: its own name, the end of it, or one with the offsets that its VTIMEZONE
- * says. Undefined where nothing fits.
+ * Finds the runtime's zone for a TZID: its own name, the end of it, the name that its VTIMEZONE bears beside it, or one
+ * whose clock does what the VTIMEZONE says; failing that, one with its winter and summer offsets. Undefined where nothing
+ * fits.
  */
 export function zoneFinder(timezones: readonly ComponentLines[], year: number, preferred: string) {
   const found = new Map<string, string | undefined>();
@@ -54,8 +51,14 @@ export function zoneFinder(timezones: readonly ComponentLines[], year: number, p
     const component = timezones.find((zone) =>
       zone.properties.some((line) => line.text.replace(/^TZID[^:]*:/i, '') === name),
     );
-    const offsets = component && offsetsOf(component);
-    return offsets && zoneWith(offsets, year, preferred);
+    if (!component) return undefined;
+    const location = component.properties
+      .find((line) => /^(X-LIC-LOCATION|TZID-ALIAS-OF)[:;]/i.test(line.text))
+      ?.text.replace(/^[^:]*:/, '')
+      .trim();
+    if (location && isKnownZone(location)) return location;
+    const offsets = offsetsOf(component);
+    return zoneByRules(component, year, preferred) ?? (offsets && zoneWith(offsets, year, preferred));
   };
   return (name: string): string | undefined => {
     if (!found.has(name)) found.set(name, find(name));

@@ -6,6 +6,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { EntryCard } from './EntryCard';
+import { useGhost } from './ghost';
 
 interface DayColumnProps {
   cards: readonly DayCard[];
@@ -19,6 +20,7 @@ interface DayColumnProps {
   nowMinute: number | undefined;
   selected: ReadonlySet<string>;
   tabbableKey: string | undefined;
+  zoneName: (zone: string) => string;
   fontsLoaded: boolean;
 }
 
@@ -33,9 +35,11 @@ export const DayColumn = memo(function DayColumn({
   nowMinute,
   selected,
   tabbableKey,
+  zoneName,
   fontsLoaded,
 }: DayColumnProps) {
   const { colours, calendar } = useTheme();
+  const liftedKey = useGhost(({ ghost }) => (ghost?.copy ? undefined : ghost?.key));
   const drawn = drawnMinutes(scale);
   const top = minuteToY(scale, drawn.from);
   const lines = useMemo(
@@ -81,6 +85,8 @@ export const DayColumn = memo(function DayColumn({
           calendar={calendars.get(card.occurrence.calendarId)}
           selected={selected.has(card.occurrence.key)}
           tabbable={tabbableKey === card.occurrence.key}
+          lifted={liftedKey === card.occurrence.key}
+          zoneName={zoneName}
           fontsLoaded={fontsLoaded}
         />
       ))}

@@ -36,7 +36,12 @@ export function DayHead({
   const isDayOff = working.spans.length === 0;
   const said = isDayOff
     ? words.plan.dayOff
-    : `${words.plan.place[working.place]}, ${words.plan.dayLoad(lengthText((load?.booked ?? 0) * MINUTE), lengthText((load?.working ?? 0) * MINUTE))}`;
+    : [
+        words.plan.place[working.place],
+        load && words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE)),
+      ]
+        .filter(Boolean)
+        .join(', ');
   return (
     <View
       role="heading"
@@ -61,7 +66,7 @@ export function DayHead({
           </AppText>
         ) : null}
       </View>
-      <View style={[styles.bar, { backgroundColor: isDayOff ? 'transparent' : colours.line }]}>
+      <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
         <View style={[styles.filled, { width: `${share * 100}%`, backgroundColor: colours.primary }]} />
       </View>
     </View>

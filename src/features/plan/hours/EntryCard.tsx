@@ -1,21 +1,17 @@
 import { memo } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { DayCard } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { fitWords } from '@/core/layout/fitWords';
-import { cityOf, instantToWall } from '@/core/time/zones';
+import { instantToWall } from '@/core/time/zones';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { measureSmallText } from '@/ui/measureText';
-import { AppText } from '@/ui/primitives/AppText';
-import { Mark } from '@/ui/primitives/Mark';
+import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, hairline, space } from '@/ui/theme/tokens';
-import { webProps, webStyle } from '@/ui/web';
+import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { useGhost } from './ghost';
 import { occurrenceLabel } from './occurrenceLabel';
 
 /** How an occurrence's availability looks: its paper (filled, dashed, outline). */
@@ -40,7 +36,8 @@ const PADDING = 8;
 const ICON = 17;
 
 const bold = (text: string): number => measureSmallText(text, '700');
-const regular = (text: string): number => measureSmallText(text, '400');
+/** Figures stand in columns there, each as wide as the widest. */
+const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g, '0'), '400');
 
 /** What a card says in the room that it has: title lines of whole words, then details in whole lines. */
 function cardText(title: string, details: readonly string[], width: number, height: number, icons: number) {
@@ -70,6 +67,10 @@ interface EntryCardProps {
   calendar: Calendar | undefined;
   selected: boolean;
   tabbable: boolean;
+  /** Whether it is being dragged away from here. */
+  lifted: boolean;
+  /** What the person calls a zone. */
+  zoneName: (zone: string) => string;
   /** Changes when the fonts have loaded and texts are to be set anew. */
   fontsLoaded: boolean;
 }
@@ -81,17 +82,21 @@ export const EntryCard = memo(function EntryCard({
   calendar,
   selected,
   tabbable,
+  lifted,
+  zoneName,
 }: EntryCardProps) {
   const { occurrence, across, top, height } = card;
   const { colours } = useTheme();
   const colour = calendar?.colour ?? 'slate';
   const { tones, paper } = usePaper(occurrence, colour);
-  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const width = Math.max(4, across.width * columnWidth - 3);
   const label = occurrenceLabel(occurrence, calendar);
   const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
+  // A time without its zone would be another time: it stands whole or not at all.
   const zoneTime = occurrence.zone
-    ? words.entry.inZone(timeText(instantToWall(occurrence.zone, occurrence.start)), cityOf(occurrence.zone))
+    ? words.entry
+        .inZone(timeText(instantToWall(occurrence.zone, occurrence.start)), zoneName(occurrence.zone))
+        .replaceAll(' ', '\u00a0')
     : '';
   const icons: IconName[] = [
     ...(occurrence.recurring ? (['autorenew'] as const) : []),
@@ -106,102 +111,124 @@ export const EntryCard = memo(function EntryCard({
           [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location].filter(
             Boolean,
           ),
-          width,
+          selected ? width - 2 * (focusWidth - hairline) : width,
           height,
           icons.length,
         );
+  const border = selected
+    ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' }
+    : text
+      ? null
+      : { borderLeftWidth: Math.min(5, width), borderLeftColor: tones.band, borderStyle: 'solid' };
   return (
-    <View
+    <div
       role="button"
       aria-label={label}
       aria-pressed={selected}
       tabIndex={tabbable ? 0 : -1}
-      testID="card"
-      {...webProps({ dataSet: { key: occurrence.key } })}
-      style={[
-        styles.card,
-        surface,
-        paper,
-        {
-          top: top + 1,
-          height: height - 2,
-          left: across.left * columnWidth + 1,
-          width,
-          opacity: lifted ? 0.35 : 1,
-        },
-        text
-          ? null
-          : { borderLeftWidth: Math.min(5, width), borderLeftColor: tones.band, borderStyle: 'solid' },
-        selected ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' } : null,
-      ]}
+      data-testid="card"
+      data-key={occurrence.key}
+      className={classes.card}
+      style={{
+        ...paper,
+        ...border,
+        top: top + 1,
+        height: height - 2,
+        left: across.left * columnWidth + 1,
+        width,
+        opacity: lifted ? 0.35 : undefined,
+      }}
     >
       {text &&
       occurrence.availability === 'away' &&
       height > 36 &&
       width > 64 &&
       text.titleLines.length + text.detailLines.length < Math.floor((height - 3) / TEXT_LINE) ? (
-        <AppText size="small" colour={tones.ink} style={styles.away} aria-hidden>
+        <div aria-hidden className={classes.away} style={{ color: tones.ink }}>
           {words.entry.away}
-        </AppText>
+        </div>
       ) : null}
       {text ? (
         <>
-          <Mark
-            small
-            mark={calendar?.mark ?? ''}
-            colour={colour}
-            ticked={selected}
-            style={selected ? styles.tabSelected : styles.tab}
-          />
-          <AppText
-            size="small"
-            weight="700"
-            colour={tones.ink}
-            style={[
-              styles.line,
-              styles.title,
-              asSet,
-              occurrence.status === 'cancelled' ? styles.struck : null,
-            ]}
+          <div
+            aria-hidden
+            className={`${classes.tab} ${selected ? classes.tabSelected : ''}`}
+            style={{ backgroundColor: tones.band, color: tones.onBand }}
+          >
+            {selected ? <AppIcon name="check" size={14} color={tones.onBand} /> : calendar?.mark}
+          </div>
+          <div
+            className={`${classes.title} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}
+            style={{ color: tones.ink }}
           >
             {text.titleLines.join('\n')}
             {icons.slice(0, text.icons).map((icon) => (
-              <View key={icon} style={styles.icon}>
+              <span key={icon} className={classes.icon}>
                 <AppIcon name={icon} size={13} color={tones.ink} />
                 {icon === 'autorenew' && occurrence.changed ? (
-                  <View style={[styles.dot, { backgroundColor: tones.ink }]} />
+                  <span className={classes.dot} style={{ backgroundColor: tones.ink }} />
                 ) : null}
-              </View>
+              </span>
             ))}
-          </AppText>
+          </div>
           {text.detailLines.length > 0 ? (
-            <AppText size="small" figures colour={tones.ink} style={[styles.line, asSet]}>
+            <div className={classes.details} style={{ color: tones.ink }}>
               {text.detailLines.join('\n')}
-            </AppText>
+            </div>
           ) : null}
         </>
       ) : null}
-    </View>
+    </div>
   );
 });
 
-const surface = webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' });
-const asSet = webStyle({ whiteSpace: 'pre' });
+const line = {
+  fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+  fontSize: fontSizes.small,
+  lineHeight: `${TEXT_LINE}px`,
+  marginLeft: space(1) + 1,
+  whiteSpace: 'pre',
+} as const;
 
-const styles = StyleSheet.create({
+// Elements of the page itself with classes of their own: a week of the crowded set has hundreds of cards.
+const classes = pageClasses('card', {
   card: {
     position: 'absolute',
+    boxSizing: 'border-box',
     borderWidth: hairline,
     borderRadius: corner,
     overflow: 'hidden',
     paddingTop: 1,
+    cursor: 'grab',
+    userSelect: 'none',
+    touchAction: 'pan-x pan-y',
   },
-  tab: { position: 'absolute', left: -hairline, top: -hairline },
-  tabSelected: { position: 'absolute', left: -focusWidth, top: -focusWidth },
-  title: { textIndent: TAB - 4 } as object,
-  line: { lineHeight: TEXT_LINE, marginLeft: space(1) + 1 },
+  tab: {
+    position: 'absolute',
+    left: -hairline,
+    top: -hairline,
+    width: 24,
+    height: 18,
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: `${corner}px 0 ${corner}px 0`,
+    fontFamily: line.fontFamily,
+    fontSize: fontSizes.small,
+    fontWeight: 700,
+    lineHeight: '16px',
+  },
+  tabSelected: { left: -focusWidth, top: -focusWidth },
+  title: { ...line, fontWeight: 700, textIndent: TAB - 4 },
+  details: { ...line, fontVariantNumeric: 'tabular-nums' },
   struck: { textDecorationLine: 'line-through' },
-  icon: { flexDirection: 'row', marginLeft: 3, transform: [{ translateY: 2 }] },
-  dot: { width: 4, height: 4, borderRadius: 2, marginLeft: -2 },
-  away: { position: 'absolute', right: space(1), bottom: 1, fontStyle: 'italic' },
+  icon: { display: 'inline-flex', textIndent: 0, marginLeft: 3, transform: 'translateY(2px)' },
+  dot: { width: 4, height: 4, borderRadius: 2, marginLeft: -2, alignSelf: 'center' },
+  away: {
+    ...line,
+    position: 'absolute',
+    right: space(1),
+    bottom: 1,
+    fontStyle: 'italic',
+  },
 });

@@ -12,6 +12,7 @@ export function FoldBand({
   edge,
   minute,
   hidden,
+  railsWidth,
   columnWidth,
   top,
   onPress,
@@ -21,6 +22,8 @@ export function FoldBand({
   minute: number;
   /** How many entries each day hides here. */
   hidden: readonly number[];
+  /** The width of the hour rails beside the columns. */
+  railsWidth: number;
   columnWidth: number;
   top: number;
   onPress: () => void;
@@ -43,7 +46,7 @@ export function FoldBand({
         }),
       ]}
     >
-      <View style={styles.rail}>
+      <View style={[styles.rail, { width: railsWidth }]}>
         <AppIcon name="unfold-more-horizontal" size={16} color={colours.quietInk} />
       </View>
       {hidden.map((each, index) => (
@@ -56,7 +59,7 @@ export function FoldBand({
               numberOfLines={1}
               style={styles.text}
             >
-              {columnWidth < 84 && each > 0 ? String(each) : text(each, time)}
+              {columnWidth < 96 && each > 0 ? String(each) : text(each, time)}
             </AppText>
           ) : null}
         </View>
@@ -76,6 +79,6 @@ const styles = StyleSheet.create({
     flexDirection: 'row',
     alignItems: 'center',
   },
-  rail: { width: sizes.hourRail, alignItems: 'center' },
+  rail: { alignItems: 'center' },
   text: { paddingHorizontal: space(2) },
 });

@@ -1,12 +1,11 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { drawnMinutes, hoursHeight, layoutDay, minuteToY } from '@/core/layout/hours';
 import { layoutRibbons } from '@/core/layout/ribbons';
 import type { Calendar } from '@/core/model/calendar';
 import { daysOf, isRibbon, takesTime } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
-import { patternHours, workingDay } from '@/core/time/workingPattern';
-import { cityOf } from '@/core/time/zones';
+import { hoursInZone, patternHours, workingDay } from '@/core/time/workingPattern';
 import type { DaysAnswer } from '@/store';
 import { useNowWall, useSettings } from '@/store';
 import { rangeText, timeText } from '@/ui/dates';
@@ -16,12 +15,14 @@ import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { zoneLabel } from '@/ui/zoneLabel';
 import { DayColumn } from './DayColumn';
 import { DayHead } from './DayHead';
 import { FoldBand } from './FoldBand';
 import { type Ghost, setGhost, useGhost } from './ghost';
 import { GhostLayer } from './GhostLayer';
 import { HourRail } from './HourRail';
+import { RailHeads, shownRails, ZoneRailColumn } from './ZoneRails';
 import { RibbonCard } from './RibbonCard';
 import { type GridActions, useGridDrag } from './useGridDrag';
 import { useCardKeys } from './useCardKeys';
@@ -31,6 +32,8 @@ const FEW_RIBBONS = 2;
 
 interface HoursViewProps {
   days: readonly number[];
+  /** The zone that the hours are shown in. */
+  zone: string;
   answer: DaysAnswer | undefined;
   calendars: readonly Calendar[];
   draftCalendar: Calendar | undefined;
@@ -42,6 +45,7 @@ interface HoursViewProps {
 /** Days side by side with their hours down: heads, ribbons, and cards in columns. */
 export function HoursView({
   days,
+  zone,
   answer,
   calendars,
   draftCalendar,
@@ -50,8 +54,11 @@ export function HoursView({
   actions,
 }: HoursViewProps) {
   const { colours } = useTheme();
-  const { workingPattern, homeZone } = useSettings();
-  const nowWall = useNowWall();
+  const settings = useSettings();
+  const { workingPattern, homeZone } = settings;
+  const firstDay = days[0]!;
+  const zoneName = useCallback((of: string) => zoneLabel(settings, of), [settings]);
+  const nowWall = useNowWall(zone);
   const today = Math.floor(nowWall / DAY);
   const [width, setWidth] = useState(0);
   const [open, setOpen] = useState({ before: false, after: false });
@@ -62,19 +69,21 @@ export function HoursView({
   const hours = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
 
-  const columnWidth = Math.max(0, (width - sizes.hourRail - 2 * hairline) / days.length);
+  const rails = shownRails(settings, zone, width, days.length);
+  const railsWidth = sizes.hourRail + rails.length * sizes.zoneRail;
+  const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
   const scale = useMemo(() => {
-    const hours = patternHours(workingPattern);
+    const hours = hoursInZone(patternHours(workingPattern), homeZone, zone, firstDay);
     // With both folds closed the hours fill the view, as far as they stay dense.
     const fitting = Math.floor((viewportHeight - 2 * sizes.fold - 1) / ((hours.to - hours.from) / 60));
     return {
       ...hours,
-      foldedBefore: !open.before,
-      foldedAfter: !open.after,
+      foldedBefore: !open.before && hours.from > 0,
+      foldedAfter: !open.after && hours.to < 1440,
       hourHeight: Math.min(sizes.hourAtMost, Math.max(sizes.hour, fitting)),
       foldHeight: sizes.fold,
     };
-  }, [workingPattern, open, viewportHeight]);
+  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay]);
   const calendarsById = useMemo(
     () => new Map(calendars.map((calendar) => [calendar.id, calendar])),
     [calendars],
@@ -145,26 +154,29 @@ export function HoursView({
   const drawn = drawnMinutes(scale);
   const nowMinute = (nowWall - today * DAY) / MINUTE;
   const showsToday = days.includes(today);
+  const isWholeDay = scale.from === 0;
+  const hasHeight = viewportHeight > 0;
+  const scrollTo = useRef(0);
+  useEffect(() => {
+    scrollTo.current = minuteToY(scale, Math.max(0, nowMinute - 120));
+  });
+  // Where nothing is folded, the hours begin in sight of now and not with the night.
+  useEffect(() => {
+    if (isWholeDay && hasHeight) scroller.current?.scrollTo({ y: scrollTo.current, animated: false });
+  }, [isWholeDay, hasHeight, zone]);
 
   return (
     <View
       ref={frame}
       role="group"
-      aria-label={words.plan.grid(rangeText(days[0]!, days.at(-1)!, true))}
+      aria-label={words.plan.grid(rangeText(firstDay, days.at(-1)!, true))}
       testID="hours"
       onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
       {...webProps({ onKeyDown: onCardKey })}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
       <View style={styles.heads}>
-        <View style={styles.zone}>
-          <AppText size="small" weight="700" numberOfLines={1}>
-            {cityOf(homeZone)}
-          </AppText>
-          <AppText size="small" figures numberOfLines={1}>
-            {timeText(nowWall)}
-          </AppText>
-        </View>
+        <RailHeads rails={rails} zone={zone} days={days} />
         <View style={styles.heads}>
           {width > 0 &&
             days.map((day) => (
@@ -172,7 +184,8 @@ export function HoursView({
                 key={day}
                 day={day}
                 isToday={day === today}
-                load={answer?.loads.find((load) => load.day === day)}
+                // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
+                load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
                 working={workingDay(workingPattern, day)}
                 width={columnWidth}
               />
@@ -180,7 +193,7 @@ export function HoursView({
         </View>
       </View>
       <View style={[styles.ribbons, { height: ribbonHeight, borderColor: colours.line }]}>
-        <View style={styles.ribbonRail}>
+        <View style={[styles.ribbonRail, { width: railsWidth }]}>
           {hiddenRibbons > 0 || allRibbons ? (
             <Pressable
               role="button"
@@ -223,6 +236,15 @@ export function HoursView({
         contentContainerStyle={{ height: hoursHeight(scale) }}
       >
         <View style={styles.hours}>
+          {rails.map((rail) => (
+            <ZoneRailColumn
+              key={rail.zone}
+              rail={rail}
+              viewZone={zone}
+              day={showsToday ? today : firstDay}
+              scale={scale}
+            />
+          ))}
           <HourRail scale={scale} nowMinute={showsToday ? nowMinute : undefined} />
           <View ref={hours} style={styles.columns}>
             {width > 0 &&
@@ -238,16 +260,18 @@ export function HoursView({
                   nowMinute={day === today ? nowMinute : undefined}
                   selected={selected}
                   tabbableKey={tabKey}
+                  zoneName={zoneName}
                   fontsLoaded={fontsLoaded}
                 />
               ))}
             <GhostLayer part="hours" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
           </View>
         </View>
-        {open.before ? (
+        {scale.from === 0 ? null : open.before ? (
           <RefoldButton
             time={timeText(scale.from * MINUTE)}
             before
+            left={rails.length * sizes.zoneRail}
             top={minuteToY(scale, scale.from) - sizes.target}
             onPress={() => setOpen({ ...open, before: false })}
           />
@@ -256,15 +280,17 @@ export function HoursView({
             edge="before"
             minute={scale.from}
             hidden={layout.columns.map((column) => column.hiddenBefore)}
+            railsWidth={railsWidth}
             columnWidth={columnWidth}
             top={0}
             onPress={() => setOpen({ ...open, before: true })}
           />
         )}
-        {open.after ? (
+        {scale.to === 1440 ? null : open.after ? (
           <RefoldButton
             time={timeText(scale.to * MINUTE)}
             before={false}
+            left={rails.length * sizes.zoneRail}
             top={minuteToY(scale, scale.to)}
             onPress={() => setOpen({ ...open, after: false })}
           />
@@ -273,6 +299,7 @@ export function HoursView({
             edge="after"
             minute={scale.to}
             hidden={layout.columns.map((column) => column.hiddenAfter)}
+            railsWidth={railsWidth}
             columnWidth={columnWidth}
             top={minuteToY(scale, drawn.to)}
             onPress={() => setOpen({ ...open, after: true })}
@@ -287,11 +314,13 @@ export function HoursView({
 function RefoldButton({
   time,
   before,
+  left,
   top,
   onPress,
 }: {
   time: string;
   before: boolean;
+  left: number;
   top: number;
   onPress: () => void;
 }) {
@@ -300,7 +329,7 @@ function RefoldButton({
       role="button"
       aria-label={words.plan.foldHours(time, before)}
       onPress={onPress}
-      style={[styles.refold, { top: before ? top : top + space(2) }]}
+      style={[styles.refold, { left, top: before ? top : top + space(2) }]}
     >
       <AppText size="small" weight="700" tone="accent">
         {words.plan.fold}
@@ -312,19 +341,13 @@ function RefoldButton({
 const styles = StyleSheet.create({
   frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
   heads: { flexDirection: 'row', height: sizes.dayHead },
-  zone: {
-    width: sizes.hourRail,
-    paddingHorizontal: space(1),
-    justifyContent: 'center',
-    alignItems: 'center',
-  },
   ribbons: {
     flexDirection: 'row',
     borderTopWidth: hairline,
     borderBottomWidth: hairline,
     paddingVertical: 2,
   },
-  ribbonRail: { width: sizes.hourRail, alignItems: 'center', justifyContent: 'center' },
+  ribbonRail: { alignItems: 'center', justifyContent: 'center' },
   ribbonLine: { position: 'absolute', top: -2, bottom: -2, borderLeftWidth: hairline },
   moreRibbons: { minWidth: sizes.target, minHeight: 24, alignItems: 'center', justifyContent: 'center' },
   fill: { flex: 1 },
@@ -332,7 +355,6 @@ const styles = StyleSheet.create({
   columns: { flex: 1, flexDirection: 'row' },
   refold: {
     position: 'absolute',
-    left: 0,
     width: sizes.hourRail - 8,
     height: 24,
     alignItems: 'center',

@@ -2,7 +2,7 @@ import { useDrag } from '@use-gesture/react';
 import { type RefObject, useEffect, useRef } from 'react';
 import { type HoursScale, snapMinute, yToMinute } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
-import type { Move } from '@/core/change/entryChanges';
+import type { Move } from '@/core/change/moveEntry';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 import { type Ghost, setGhost, useGhost } from './ghost';

@@ -1,0 +1,70 @@
+import type { CalendarEvent } from '../model/entry';
+import type { EventTime } from '../model/eventTime';
+import type { ChangeContext, Patch } from './patch';
+import type { Refusal } from './shift';
+
+/** The fields of an event that a person sets. */
+export type EventFields = Omit<
+  CalendarEvent,
+  | 'kind'
+  | 'id'
+  | 'uid'
+  | 'created'
+  | 'modified'
+  | 'sequence'
+  | 'seriesId'
+  | 'recurrenceId'
+  | 'recurrenceRange'
+  | 'preserved'
+>;
+
+export type ChangeResult = Patch | { refused: Refusal };
+
+export const isRefused = <Made extends object>(
+  result: Made | { refused: Refusal },
+): result is { refused: Refusal } => 'refused' in result;
+
+/** An event with nothing but its time and calendar. */
+export const blankFields = (calendarId: string, start: EventTime, end: EventTime): EventFields => ({
+  calendarId,
+  title: '',
+  start,
+  end,
+  availability: 'busy',
+  classification: 'public',
+  status: 'confirmed',
+  categories: [],
+  notes: '',
+  url: '',
+  location: '',
+  reminders: [],
+});
+
+/** A new event. */
+export function createEvent(fields: EventFields, context: ChangeContext): CalendarEvent {
+  const id = context.newId();
+  return {
+    ...fields,
+    kind: 'event',
+    id,
+    uid: `${id}@orderly-week`,
+    sequence: 0,
+    created: context.now,
+    modified: context.now,
+  };
+}
+
+/** An event with other fields. What it is (its ids, its series, what a file held beyond the model) stays. */
+export function withFields(event: CalendarEvent, fields: Partial<EventFields>): CalendarEvent {
+  const { kind, id, uid, created, sequence, seriesId, recurrenceId, recurrenceRange, preserved, modified } =
+    event;
+  const identity = { kind, id, uid, created, modified, sequence, seriesId, recurrenceId, recurrenceRange };
+  return { ...event, ...fields, ...identity, preserved };
+}
+
+/** An event as it is after a change: a later version of itself. */
+export const touched = (event: CalendarEvent, context: ChangeContext): CalendarEvent => ({
+  ...event,
+  sequence: event.sequence + 1,
+  modified: context.now,
+});

@@ -1,0 +1,101 @@
+import { expandRule } from '../../recurrence/expandRule';
+import { readRule } from '../../recurrence/choices';
+import { dayNumber, DAY, parseLocal } from '../../time/civil';
+import { allZones, offsetOnce } from '../../time/zones';
+import type { ComponentLines } from './fileText';
+
+/** A change of the clock that a VTIMEZONE says. */
+interface ClockChange {
+  readonly at: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+const valueOf = (component: ComponentLines, name: string): string[] =>
+  component.properties
+    .filter((line) => new RegExp(`^${name}[:;]`, 'i').test(line.text))
+    .map((line) => line.text.slice(line.text.indexOf(':') + 1).trim());
+
+/** `+0530` in milliseconds. */
+export function readOffset(text: string | undefined): number | undefined {
+  const match = /^([+-])(\d\d)(\d\d)(\d\d)?$/.exec(text ?? '');
+  if (!match) return undefined;
+  const [, sign, hours, minutes, seconds = '0'] = match;
+  return (sign === '-' ? -1 : 1) * (Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds)) * 1000;
+}
+
+/** `20270328T010000` as wall time. */
+const readLocal = (text: string): number =>
+  parseLocal(text.replace(/^(\d{4})(\d\d)(\d\d)T?(\d\d)?(\d\d)?(\d\d)?.*$/, '$1-$2-$3T$4:$5:$6'));
+
+/** The changes of the clock that a VTIMEZONE makes within years, by its rules and dates (RFC 5545 3.6.5). */
+export function clockChanges(timezone: ComponentLines, firstYear: number, endYear: number): ClockChange[] {
+  const window = { start: dayNumber(firstYear, 1, 1) * DAY, end: dayNumber(endYear, 1, 1) * DAY };
+  const changes = timezone.components.flatMap((part): ClockChange[] => {
+    const from = readOffset(valueOf(part, 'TZOFFSETFROM')[0]);
+    const to = readOffset(valueOf(part, 'TZOFFSETTO')[0]);
+    const start = readLocal(valueOf(part, 'DTSTART')[0] ?? '');
+    if (from === undefined || to === undefined || !Number.isFinite(start)) return [];
+    const walls = [start, ...valueOf(part, 'RDATE').flatMap((text) => text.split(',').map(readLocal))];
+    for (const text of valueOf(part, 'RRULE')) {
+      const rule = readRule(text);
+      if (!rule) continue;
+      // UNTIL is in UTC here; the year of it is right on any clock.
+      const until = rule.until ? parseLocal(`${rule.until.value.slice(0, 10)}T23:59:59`) : Infinity;
+      walls.push(...expandRule({ ...rule, until: undefined }, start, window, until));
+    }
+    return [...new Set(walls)]
+      .filter((wall) => wall >= window.start && wall < window.end)
+      .map((wall) => ({ at: wall - from, from, to }));
+  });
+  return changes.sort((a, b) => a.at - b.at);
+}
+
+/** Zones that are taken before others of the same rules: those of the most people. */
+const PRINCIPAL = [
+  'Europe/London',
+  'Europe/Berlin',
+  'Europe/Paris',
+  'Europe/Helsinki',
+  'Europe/Athens',
+  'America/New_York',
+  'America/Chicago',
+  'America/Denver',
+  'America/Phoenix',
+  'America/Los_Angeles',
+  'America/Halifax',
+  'America/Sao_Paulo',
+  'Asia/Tokyo',
+  'Asia/Shanghai',
+  'Asia/Kolkata',
+  'Asia/Dubai',
+  'Australia/Sydney',
+  'Australia/Brisbane',
+  'Pacific/Auckland',
+];
+
+/**
+ * The runtime's zone whose clock does what a VTIMEZONE says in the years around one: the same changes at the same
+ * instants, and no others; failing that, one that agrees in the middle of winter and of summer. The preferred one if it
+ * fits; undefined if none does, or if the VTIMEZONE says no change then.
+ */
+export function zoneByRules(timezone: ComponentLines, year: number, preferred: string): string | undefined {
+  const changes = clockChanges(timezone, year - 1, year + 3);
+  if (changes.length === 0) return undefined;
+  const start = dayNumber(year - 1, 1, 1) * DAY;
+  const end = dayNumber(year + 3, 1, 1) * DAY;
+  const offsetBy = (instant: number) =>
+    (changes.findLast((change) => change.at <= instant) ?? { to: changes[0]!.from }).to;
+  // Every other week, so that no change of a zone's own goes unseen.
+  const samples = Array.from(
+    { length: Math.ceil((end - start) / (14 * DAY)) },
+    (_, index) => start + index * 14 * DAY,
+  );
+  const instants = [...changes.flatMap((change) => [change.at - 1000, change.at]), ...samples];
+  const fits = (zone: string) => instants.every((instant) => offsetOnce(zone, instant) === offsetBy(instant));
+  const roughly = [dayNumber(year, 1, 15) * DAY, dayNumber(year, 7, 15) * DAY];
+  const fitsRoughly = (zone: string) =>
+    roughly.every((instant) => offsetOnce(zone, instant) === offsetBy(instant));
+  const zones = [preferred, ...PRINCIPAL, ...allZones()].filter(fitsRoughly);
+  return zones.find(fits) ?? zones[0];
+}

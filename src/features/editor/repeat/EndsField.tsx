@@ -1,0 +1,54 @@
+import { StyleSheet, View } from 'react-native';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { PickField, TextField } from '@/ui/primitives/Field';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { RepeatDraft, RepeatProblems } from './repeatDraft';
+
+/** When a repeat ends: never, after a number of times, or on a date. */
+export function EndsField({
+  draft,
+  onChange,
+  problems,
+}: {
+  draft: RepeatDraft;
+  onChange: (draft: RepeatDraft) => void;
+  problems: RepeatProblems;
+}) {
+  return (
+    <View style={styles.field}>
+      <ChoiceRow
+        label={words.repeat.ends}
+        choices={[
+          { value: 'never', label: words.repeat.never },
+          { value: 'count', label: words.repeat.count },
+          { value: 'until', label: words.repeat.until },
+        ]}
+        value={draft.ends}
+        onChange={(ends) => onChange({ ...draft, ends })}
+      />
+      {draft.ends === 'count' ? (
+        <TextField
+          label={words.repeat.times}
+          value={draft.count}
+          onChangeText={(count) => onChange({ ...draft, count })}
+          inputMode="numeric"
+          error={problems.count}
+          testID="repeat-count"
+        />
+      ) : null}
+      {draft.ends === 'until' ? (
+        <PickField
+          label={words.repeat.lastDate}
+          type="date"
+          value={draft.until}
+          onChange={(until) => onChange({ ...draft, until })}
+          error={problems.until}
+          testID="repeat-until"
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ field: { gap: space(2) } });

@@ -1,0 +1,62 @@
+import { parseLocal } from '@/core/time/civil';
+import { quickChoices } from '@/core/recurrence/choices';
+import { draftOf, problemsOfDraft, recurrenceOfDraft, withChoice } from './repeatDraft';
+
+const TUESDAY = { wall: parseLocal('2027-03-09T14:00'), allDay: false, zone: 'Europe/Lisbon' };
+const repeating = (...rules: string[]) => ({ rules, dates: [], exceptionDates: [] });
+const weekly = draftOf(repeating('FREQ=WEEKLY;BYDAY=TU'), TUESDAY);
+
+test.each([
+  ['nothing', undefined],
+  ['a choice', repeating('FREQ=WEEKLY;INTERVAL=2;UNTIL=20270629T130000Z;BYDAY=TU')],
+  ['a choice written otherwise', repeating('FREQ=DAILY;BYDAY=MO,TU,WE,TH,FR')],
+  ['a rule that says more', repeating('FREQ=YEARLY;BYDAY=20MO')],
+  ['several rules', repeating('FREQ=WEEKLY', 'FREQ=MONTHLY')],
+  [
+    'further dates only',
+    { rules: [], dates: [{ kind: 'date' as const, date: '2027-04-01' }], exceptionDates: [] },
+  ],
+  [
+    'days off',
+    { ...repeating('FREQ=DAILY'), skipDaysOff: { calendarId: 'daysoff', handling: 'next' as const } },
+  ],
+])('a draft that nobody touches changes nothing: %s', (_, recurrence) => {
+  expect(recurrenceOfDraft(draftOf(recurrence, TUESDAY), recurrence, TUESDAY)).toEqual(recurrence);
+});
+
+test('a pressed choice keeps when it ends, its exceptions and its days off', () => {
+  const before = {
+    ...repeating('FREQ=WEEKLY;COUNT=8;BYDAY=TU'),
+    exceptionDates: [{ kind: 'date' as const, date: '2027-03-16' }],
+    skipDaysOff: { calendarId: 'daysoff', handling: 'omit' as const },
+  };
+  const fortnight = quickChoices(TUESDAY.wall).find((choice) => choice.interval === 2)!;
+  const draft = withChoice(draftOf(before, TUESDAY), fortnight);
+  expect(recurrenceOfDraft(draft, before, TUESDAY)).toEqual({
+    ...before,
+    rules: ['FREQ=WEEKLY;INTERVAL=2;COUNT=8;BYDAY=TU'],
+  });
+});
+
+test('each problem is said at its field', () => {
+  const problems = (changes: Partial<typeof weekly>) =>
+    Object.keys(problemsOfDraft({ ...weekly, ...changes }, TUESDAY));
+  expect(problems({})).toEqual([]);
+  expect(problems({ interval: '0' })).toEqual(['interval']);
+  expect(problems({ interval: '2 weeks' })).toEqual(['interval']);
+  expect(problems({ choice: { ...weekly.choice, weekdays: [] } })).toEqual(['weekdays']);
+  expect(problems({ ends: 'count', count: '' })).toEqual(['count']);
+  expect(problems({ ends: 'until', until: '2027-02-30' })).toEqual(['until']);
+  expect(problems({ ends: 'until', until: '2027-03-01' })).toEqual(['until']);
+  const yearly = { ...weekly.choice, frequency: 'YEARLY' as const };
+  expect(problems({ choice: { ...yearly, months: [], on: { kind: 'days', days: [] } } })).toEqual([
+    'days',
+    'months',
+  ]);
+  expect(problems({ choice: { ...yearly, months: [2], on: { kind: 'days', days: [30] } } })).toEqual([
+    'rule',
+  ]);
+  expect(
+    problems({ choice: { ...yearly, months: [3, 9], on: { kind: 'nth', ordinal: -1, weekday: 'workday' } } }),
+  ).toEqual(['months']);
+});

@@ -1,0 +1,246 @@
+import { useMemo, useRef, useState } from 'react';
+import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
+import { firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
+import type { DayLoad } from '@/core/schedule/load';
+import { MINUTE, startOfWeek } from '@/core/time/civil';
+import { useLoads } from '@/store';
+import { dateText, lengthText, weekLabelText } from '@/ui/dates';
+import { pageClasses } from '@/ui/pageClasses';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, focusWidth, fontFamilies, fontSizes, sizes } from '@/ui/theme/tokens';
+import { webProps, webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
+import { useStripGestures } from './useStripGestures';
+
+interface LoadStripProps {
+  /** The shown day numbers, ascending. */
+  days: readonly number[];
+  today: number;
+  hidden: readonly string[];
+  /** Goes to the week of a day. */
+  onWeek: (day: number) => void;
+  /** Shows exactly some days. */
+  onDays: (first: number, count: number) => void;
+}
+
+/**
+ * A ribbon of weeks, each day a bar as tall as its booked share. Press a week to go there, drag over days to show exactly
+ * those; wheel and swipe move it, and with the keyboard it is a slider of weeks.
+ */
+export function LoadStrip({ days, today, hidden, onWeek, onDays }: LoadStripProps) {
+  const { colours } = useTheme();
+  const [width, setWidth] = useState(0);
+  const weeks = weeksIn(width);
+  const first = days[0]!;
+  const last = days.at(-1)!;
+  // Moved by hand, it stays there until other days are shown.
+  const [moved, setMoved] = useState<{ firstWeek: number; shown: number } | null>(null);
+  const [base, setBase] = useState<{ firstWeek: number; weeks: number } | undefined>(undefined);
+  const firstWeek =
+    moved?.shown === first
+      ? moved.firstWeek
+      : firstWeekFor(base?.weeks === weeks ? base.firstWeek : undefined, weeks, { first, last });
+  if (width > 0 && (base?.firstWeek !== firstWeek || base.weeks !== weeks)) setBase({ firstWeek, weeks });
+  const loads = useLoads(firstWeek, weeks, hidden);
+  const frame = useRef<View>(null);
+  const [selection, setSelection] = useState<{ first: number; last: number } | null>(null);
+  useStripGestures(frame as unknown as React.RefObject<HTMLElement | null>, {
+    firstWeek,
+    weeks,
+    width,
+    move: (by) => setMoved({ firstWeek: firstWeek + 7 * by, shown: first }),
+    select: setSelection,
+    onWeek,
+    onDays,
+  });
+
+  const week = startOfWeek(first);
+  const shown = spanInStrip(first, last + 1, width, firstWeek, weeks);
+  const selected = selection && spanInStrip(selection.first, selection.last + 1, width, firstWeek, weeks);
+  const step = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -1, ArrowDown: 1, PageUp: -4, PageDown: 4 };
+  return (
+    <View
+      ref={frame}
+      tabIndex={0}
+      testID="load-strip"
+      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      {...({
+        role: 'slider',
+        'aria-label': words.strip.label,
+        'aria-valuenow': week,
+        'aria-valuemin': week - 5200,
+        'aria-valuemax': week + 5200,
+        'aria-valuetext': words.strip.week(dateText(week), weekLoadText(loads, week)),
+      } as object)}
+      {...webProps({
+        onKeyDown: (event) => {
+          const by = step[event.key as keyof typeof step];
+          if (by === undefined && event.key !== 'Home') return;
+          if (event.altKey || event.ctrlKey || event.metaKey) return;
+          event.preventDefault();
+          event.stopPropagation();
+          onWeek(by === undefined ? today : first + 7 * by);
+        },
+      })}
+      // Up and down stays with the page; sideways is ours.
+      style={[styles.strip, webStyle({ touchAction: 'pan-y' })]}
+    >
+      {width === 0
+        ? null
+        : Array.from({ length: weeks }, (_, index) => {
+            const monday = firstWeek + 7 * index;
+            return (
+              <Week
+                key={monday}
+                monday={monday}
+                width={width / weeks}
+                left={(index * width) / weeks}
+                loads={loads}
+                today={today}
+                isShown={monday <= last && monday + 7 > first}
+                isFirst={index === 0}
+              />
+            );
+          })}
+      {shown ? (
+        <div
+          className={classes.bracket}
+          style={{ ...shown, borderColor: colours.accent }}
+          data-testid="strip-shown"
+        />
+      ) : null}
+      {selected ? (
+        <div
+          className={classes.selection}
+          style={{ ...selected, borderColor: colours.primary, backgroundColor: colours.shade }}
+          data-testid="strip-selection"
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function weekLoadText(loads: ReadonlyMap<number, DayLoad>, monday: number): string {
+  const week = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => loads.get(monday + day) ?? []);
+  const sum = (of: 'booked' | 'working') => week.reduce((total, load) => total + load[of], 0) * MINUTE;
+  return week.length === 0 ? '' : words.plan.dayLoad(lengthText(sum('booked')), lengthText(sum('working')));
+}
+
+const BAR_AREA = 24;
+/** A day that is booked by so much of it counts as full. */
+const FULL = 0.9;
+
+function Week({
+  monday,
+  width,
+  left,
+  loads,
+  today,
+  isShown,
+  isFirst,
+}: {
+  monday: number;
+  width: number;
+  left: number;
+  loads: ReadonlyMap<number, DayLoad>;
+  today: number;
+  isShown: boolean;
+  isFirst: boolean;
+}) {
+  const { colours } = useTheme();
+  const label = useMemo(() => weekLabelText(monday, isFirst), [monday, isFirst]);
+  const gap = 4;
+  const bar = (width - 2 * gap) / 7;
+  return (
+    <div className={classes.week} style={{ left, width }}>
+      {[0, 1, 2, 3, 4, 5, 6].map((index) => {
+        const day = monday + index;
+        const load = loads.get(day);
+        if (!load) return null;
+        const share = load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
+        const height = load.taken ? BAR_AREA : Math.round(share * BAR_AREA);
+        return (
+          <div
+            key={day}
+            className={classes.bar}
+            style={{
+              left: gap + index * bar + 1,
+              width: Math.max(2, bar - 2),
+              height: Math.max(load.working > 0 ? 2 : 0, height),
+              opacity: day < today ? 0.5 : 1,
+              // A day that an all-day entry takes is hollow: off or away rather than full of work.
+              ...(load.taken
+                ? { border: `1px solid ${colours.primary}` }
+                : {
+                    backgroundColor:
+                      share >= FULL ? colours.accent : share > 0 ? colours.primary : colours.line,
+                  }),
+            }}
+          />
+        );
+      })}
+      {today >= monday && today < monday + 7 ? (
+        <div
+          className={classes.today}
+          style={{ left: gap + (today - monday) * bar, width: bar, backgroundColor: colours.accent }}
+        />
+      ) : null}
+      <div
+        aria-hidden
+        className={classes.label}
+        style={{ color: isShown ? colours.ink : colours.quietInk, fontWeight: isShown ? 700 : 400 }}
+      >
+        {label}
+      </div>
+    </div>
+  );
+}
+
+const classes = pageClasses('strip', {
+  week: { position: 'absolute', top: 0, bottom: 0, pointerEvents: 'none' },
+  bar: {
+    position: 'absolute',
+    top: 'auto',
+    bottom: 16,
+    boxSizing: 'border-box',
+    borderTopLeftRadius: 1,
+    borderTopRightRadius: 1,
+  },
+  today: { position: 'absolute', bottom: 13, height: 2 },
+  label: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    bottom: 0,
+    textAlign: 'center',
+    whiteSpace: 'nowrap',
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.small,
+    lineHeight: '13px',
+    fontVariantNumeric: 'tabular-nums',
+  },
+  bracket: {
+    position: 'absolute',
+    top: 0,
+    bottom: 0,
+    boxSizing: 'border-box',
+    borderWidth: focusWidth,
+    borderStyle: 'solid',
+    borderRadius: corner,
+    pointerEvents: 'none',
+  },
+  selection: {
+    position: 'absolute',
+    top: 0,
+    bottom: 0,
+    boxSizing: 'border-box',
+    borderWidth: focusWidth,
+    borderStyle: 'dashed',
+    borderRadius: corner,
+    pointerEvents: 'none',
+  },
+});
+
+const styles = StyleSheet.create({
+  strip: { height: sizes.strip, overflow: 'hidden', marginBottom: 4, cursor: 'pointer' },
+});

@@ -1,0 +1,5 @@
+export { DeviceZoneQuestion } from './DeviceZoneQuestion';
+export { ZoneBanner } from './ZoneBanner';
+export { ZoneClock } from './ZoneClock';
+export { preloadZonePicker, ZoneField } from './ZoneField';
+export { ZoneSettings } from './ZoneSettings';

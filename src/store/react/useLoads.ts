@@ -1,0 +1,41 @@
+import { keepPreviousData, useQueries } from '@tanstack/react-query';
+import { useDeferredValue, useMemo } from 'react';
+import { BLOCK_WEEKS, blocksOf } from '@/core/layout/loadStrip';
+import type { DayLoad } from '@/core/schedule/load';
+import { useOpenStore, useSettings, useSnapshot } from './StoreContext';
+
+/**
+ * How booked the days of some weeks are, by day number, in the home zone. Asked for in blocks of weeks, so that moving on
+ * by a week fetches only what was not shown before.
+ */
+export function useLoads(
+  firstWeek: number,
+  weeks: number,
+  hiddenCalendarIds: readonly string[],
+): ReadonlyMap<number, DayLoad> {
+  const { store } = useOpenStore();
+  // The days in sight are asked for first: the strip follows a change when the engine is free again.
+  const version = useDeferredValue(useSnapshot((snapshot) => snapshot.version));
+  const { homeZone: zone, workingPattern } = useSettings();
+  const results = useQueries({
+    queries: blocksOf(firstWeek, weeks).map((firstDay) => ({
+      queryKey: ['loads', version, firstDay, zone, hiddenCalendarIds, workingPattern],
+      queryFn: () =>
+        store.engine.loads({
+          firstDay,
+          endDay: firstDay + BLOCK_WEEKS * 7,
+          zone,
+          hiddenCalendarIds,
+          workingPattern,
+        }),
+      placeholderData: keepPreviousData,
+      gcTime: 60_000,
+      staleTime: Infinity,
+    })),
+    combine,
+  });
+  return useMemo(() => new Map(results.map((load) => [load.day, load])), [results]);
+}
+
+const combine = (results: readonly { data: readonly DayLoad[] | undefined }[]): readonly DayLoad[] =>
+  results.flatMap((result) => result.data ?? []);

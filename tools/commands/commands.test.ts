@@ -1,0 +1,171 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { promisify } from 'node:util';
+import { runCommand } from '.';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'ow-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+const fileOf = (name: string, ...lines: string[]): string => {
+  const file = path.join(folder, name);
+  writeFileSync(file, ['BEGIN:VCALENDAR', 'VERSION:2.0', ...lines, 'END:VCALENDAR', ''].join('\r\n'));
+  return file;
+};
+const vevent = (...lines: string[]) => ['BEGIN:VEVENT', ...lines, 'END:VEVENT'];
+const run = async (...args: string[]) => {
+  const out: string[] = [];
+  const errors: string[] = [];
+  const status = await runCommand(args, {
+    out: (line) => out.push(line),
+    error: (line) => errors.push(line),
+  });
+  return { status, out, errors };
+};
+
+const rota = fileOf(
+  'rota.ics',
+  ...vevent(
+    'UID:call',
+    'SUMMARY:Keeper rota call',
+    'DTSTART;TZID=Europe/Lisbon:20270316T140000',
+    'DTEND;TZID=Europe/Lisbon:20270316T150000',
+    'RRULE:FREQ=WEEKLY;COUNT=4',
+    'EXDATE;TZID=Europe/Lisbon:20270406T140000',
+  ),
+  ...vevent(
+    'UID:call',
+    'SUMMARY:Keeper rota call, moved',
+    'RECURRENCE-ID;TZID=Europe/Lisbon:20270323T140000',
+    'DTSTART;TZID=Europe/Oslo:20270324T100000',
+    'DTEND;TZID=Europe/Oslo:20270324T110000',
+  ),
+  ...vevent('UID:paint', 'SUMMARY:Tower paint', 'DTSTART;VALUE=DATE:20270315', 'DTEND;VALUE=DATE:20270317'),
+  ...vevent('UID:off', 'STATUS:CANCELLED', 'SUMMARY:Stores count', 'DTSTART:20270317T100000Z'),
+);
+const window = ['--from', '2027-03-15', '--to', '2027-04-10', '--zone', 'America/Halifax'];
+
+test('expand prints the occurrences of a window, one object a line, in the zone that is asked for', async () => {
+  const { status, out } = await run('expand', rota, ...window, '--json');
+  expect(status).toBe(0);
+  expect(out.map((line) => JSON.parse(line) as unknown)).toEqual([
+    {
+      uid: 'paint',
+      recurrenceId: null,
+      start: '2027-03-15',
+      end: '2027-03-17',
+      allDay: true,
+      title: 'Tower paint',
+    },
+    {
+      uid: 'call',
+      recurrenceId: '2027-03-16T11:00:00-03:00',
+      start: '2027-03-16T11:00:00-03:00',
+      end: '2027-03-16T12:00:00-03:00',
+      allDay: false,
+      title: 'Keeper rota call',
+    },
+    {
+      uid: 'call',
+      recurrenceId: '2027-03-23T11:00:00-03:00',
+      start: '2027-03-24T06:00:00-03:00',
+      end: '2027-03-24T07:00:00-03:00',
+      allDay: false,
+      title: 'Keeper rota call, moved',
+    },
+    {
+      uid: 'call',
+      recurrenceId: '2027-03-30T10:00:00-03:00',
+      start: '2027-03-30T10:00:00-03:00',
+      end: '2027-03-30T11:00:00-03:00',
+      allDay: false,
+      title: 'Keeper rota call',
+    },
+  ]);
+});
+
+test('the window is half-open, and its ends can be instants', async () => {
+  const starts = async (from: string, to: string) =>
+    (await run('expand', rota, '--from', from, '--to', to, '--zone', 'Europe/Lisbon')).out.length;
+  expect(await starts('2027-03-30T14:00:00Z', '2027-03-31')).toBe(0);
+  expect(await starts('2027-03-30T13:59:00Z', '2027-03-31')).toBe(1);
+  expect(await starts('2027-03-29', '2027-03-30T14:00')).toBe(0);
+  expect(await starts('2027-03-29', '2027-03-30T14:00:01')).toBe(1);
+});
+
+test.each([
+  [['expand', '/nowhere.ics', ...window], /can't be read: ENOENT/],
+  [
+    ['expand', rota, '--from', '2027-02-30', '--to', '2027-03-01', '--zone', 'UTC'],
+    /--from is not an ISO date/,
+  ],
+  [['expand', rota, '--from', '2027-03-02', '--to', '2027-03-01', '--zone', 'UTC'], /not after --from/],
+  [['expand', rota, '--from', '2027-03-02', '--to', '2027-03-04', '--zone', 'Nowhere'], /no such time zone/],
+  [['expand', rota, '--to', '2027-03-04', '--zone', 'UTC'], /--from is missing/],
+  [['expand', ...window], /the calendar file is missing/],
+  [['expand', rota, 'other.ics', ...window], /one parameter too many/],
+  [['expand', rota, ...window, '--yaml'], /--yaml/],
+  [['words', 'RRULE:FREQ=SOMETIMES', '--start', '2027-03-09'], /FREQ=SOMETIMES/],
+  [['words', 'RRULE:FREQ=DAILY'], /--start is missing/],
+  [['expandd'], /no such command/],
+  [[], /no command/],
+])('bad input is told and ends with 2: %j', async (args, message) => {
+  const { status, out, errors } = await run(...args);
+  expect(status).toBe(2);
+  expect(out).toEqual([]);
+  expect(errors.join('\n')).toMatch(message);
+});
+
+test('a file that is none, and rules that no window can hold', async () => {
+  const text = path.join(folder, 'letter.ics');
+  writeFileSync(text, 'Dear keepers');
+  expect((await run('expand', text, ...window)).errors).toEqual([
+    `ow: ${text} is no calendar file: not-a-calendar`,
+  ]);
+
+  const many = fileOf('many.ics', ...vevent('UID:s', 'DTSTART:20270309T100000Z', 'RRULE:FREQ=SECONDLY'));
+  const { status, out, errors } = await run(
+    'expand',
+    many,
+    ...['--from', '2027-03-17T08:00', '--to', '2027-03-17T08:01', '--zone', 'UTC'],
+  );
+  expect([status, out.length]).toEqual([0, 60]);
+  expect(errors.join()).toContain('more dates than a calendar can show');
+
+  const daily = fileOf('daily.ics', ...vevent('UID:d', 'DTSTART:20270309T100000Z', 'RRULE:FREQ=HOURLY'));
+  const ages = ['--from', '2027-01-01', '--to', '9999-12-31', '--zone', 'UTC'];
+  expect(await run('expand', daily, ...ages)).toMatchObject({ status: 2, out: [] });
+});
+
+test('words says a rule, and what is wrong with it beside', async () => {
+  expect(await run('words', 'RRULE:FREQ=MONTHLY;BYDAY=2TU', '--start', '2027-03-09')).toEqual({
+    status: 0,
+    out: ['monthly on the second Tuesday'],
+    errors: [],
+  });
+  expect(await run('words', 'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30', '--start', '2027-03-09T09:00')).toEqual({
+    status: 0,
+    out: ['yearly on 30 February'],
+    errors: ['This makes no date after the first.'],
+  });
+});
+
+test('from the shell', async () => {
+  const shell = promisify(execFile);
+  const { stdout } = await shell('node', [
+    '--import',
+    'tsx',
+    'tools/ow.ts',
+    'words',
+    'FREQ=DAILY',
+    '--start',
+    '2027-03-09',
+  ]);
+  expect(stdout).toBe('every day\n');
+  await expect(
+    shell('node', ['--import', 'tsx', 'tools/ow.ts', 'words', 'x', '--start', '2027-03-09']),
+  ).rejects.toMatchObject({
+    code: 2,
+  });
+});

@@ -1,0 +1,34 @@
+import { CommandError } from './commandError';
+import { expand } from './expand';
+import type { Terminal } from './terminal';
+import { words } from './words';
+
+const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => Promise<void>> = {
+  expand,
+  words,
+};
+
+const USAGE = `ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
+    the occurrences of a calendar file within [from, to), sorted by start
+ow words "RRULE:FREQ=..." --start ISO [--zone ZONE]
+    a rule in words`;
+
+/** Runs a command; gives the exit status: 0, or 2 for bad input. */
+export async function runCommand(args: readonly string[], terminal: Terminal): Promise<number> {
+  const [name, ...rest] = args;
+  if (name === '--help' || name === 'help') {
+    terminal.out(USAGE);
+    return 0;
+  }
+  const command = name === undefined ? undefined : COMMANDS[name];
+  try {
+    if (!command)
+      throw new CommandError(`${name === undefined ? 'no command' : `no such command: ${name}`}\n${USAGE}`);
+    await command(rest, terminal);
+    return 0;
+  } catch (error) {
+    if (!(error instanceof CommandError)) throw error;
+    terminal.error(`ow: ${error.message}`);
+    return 2;
+  }
+}
