@@ -153,7 +153,7 @@ export class Series {
 
   /**
    * The wall time that an original start is shown at; undefined if it is left out, because it falls on a day off
-   * or would move onto a day that has its own occurrence.
+   * or would move onto a day that has its own occurrence, or to which one nearer by moves.
    */
   shownWallOf(wall: number, viewZone: string, daysOff: DayOffLookup | undefined): number | undefined {
     const skip = this.event.recurrence?.skipDaysOff;
@@ -161,8 +161,11 @@ export class Series {
     const day = Math.floor(wall / DAY);
     const instead = dayInstead(day, skip.handling, daysOff);
     if (instead === undefined || instead === day) return instead === undefined ? undefined : wall;
-    const moved = wall + (instead - day) * DAY;
-    return this.isDate(moved, zoneOf(this.event.start, viewZone)) ? undefined : moved;
+    const step = Math.sign(day - instead);
+    const isTaken = (other: number) =>
+      (other === instead || daysOff.isDayOff(other)) && this.isDate(wall + (other - day) * DAY, viewZone);
+    for (let other = instead; other !== day; other += step) if (isTaken(other)) return undefined;
+    return wall + (instead - day) * DAY;
   }
 
   /** Whether the series has an occurrence that starts, by its rules and further dates, at a wall time of its clock. */

@@ -55,6 +55,15 @@ test('an occurrence on a day off is left out, or goes to the next or previous wo
   expect(of('previous')).toEqual(['03-01', '03-05', '03-08', '03-11', '03-15', '03-19', '03-26', '03-29']);
 });
 
+test('of several that would move to one day, the nearest does', () => {
+  // Thursday 15 to Monday 19 April are off: Thursday and Monday both lead to Wednesday 14, or to Tuesday 20.
+  const free = [off('2027-04-15', '2027-04-17'), off('2027-04-19', '2027-04-20')];
+  const of = (handling: DayOffHandling) =>
+    days(indexOf(skipping('FREQ=WEEKLY;BYDAY=MO,TH', handling), ...free), '2027-04-11', '2027-04-25');
+  expect(of('previous')).toEqual(['04-12', '04-14', '04-22']);
+  expect(of('next')).toEqual(['04-12', '04-20', '04-22']);
+});
+
 test('days off that come, change and go later count at once', () => {
   const index = indexOf(skipping('FREQ=WEEKLY', 'omit'));
   expect(days(index)).toHaveLength(5);
