@@ -25,6 +25,9 @@ export function workerEngine(): EngineClient {
     apply: (patch) => remote.apply(patch),
     days: (query) => remote.days(query),
     loads: (query) => remote.loads(query),
+    categories: () => remote.categories(),
+    find: (request) => remote.find(request),
+    prepareSearch: () => remote.prepareSearch(),
     reminders: (from, to, zone, pattern) => remote.reminders(from, to, zone, pattern),
   };
 }

@@ -1,8 +1,11 @@
 import type { Patch } from '@/core/change/patch';
-import type { Entry } from '@/core/model/entry';
+import type { CalendarEvent, Entry } from '@/core/model/entry';
+import type { EntryFilter } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
+import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
 import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
+import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 
@@ -12,6 +15,9 @@ export interface DaysQuery {
   readonly endDay: number;
   readonly zone: string;
   readonly hiddenCalendarIds: readonly string[];
+  readonly filter?: EntryFilter;
+  /** Whether cancelled entries are left out. */
+  readonly withoutCancelled?: boolean;
   readonly workingPattern: WorkingPattern;
 }
 
@@ -20,6 +26,8 @@ export interface DaysAnswer {
   readonly endDay: number;
   readonly occurrences: readonly Occurrence[];
   readonly loads: readonly DayLoad[];
+  /** How many occurrences the filter and hidden calendars leave out. */
+  readonly filteredOut: number;
   /** Minutes that each calendar takes, hidden ones too. */
   readonly calendarMinutes: Readonly<Record<string, number>>;
 }
@@ -27,9 +35,11 @@ export interface DaysAnswer {
 /** Holds the entries and their index, and answers questions about them; it never changes data itself. */
 export class Engine {
   private readonly index = new OccurrenceIndex();
+  private readonly search = new EntrySearch(this.index);
 
   /** Replaces all entries. Each chunk is a JSON list of entries that the store has checked already. */
   load(chunks: readonly string[]): void {
+    this.search.reset();
     this.index.load(chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]));
   }
 
@@ -37,8 +47,13 @@ export class Engine {
   apply(patch: Pick<Patch, 'changes'>): void {
     for (const change of patch.changes) {
       if (change.collection !== 'entries') continue;
-      if (change.after) this.index.put(change.after);
-      else this.index.remove(change.id);
+      if (change.after) {
+        this.index.put(change.after);
+        this.search.put(change.after);
+      } else {
+        this.index.remove(change.id);
+        this.search.remove(change.id);
+      }
     }
   }
 
@@ -48,12 +63,13 @@ export class Engine {
     const { workingPattern } = query;
     const all = this.index.between(dayWindow(firstDay, endDay, zone), zone, { workingPattern });
     const hidden = new Set(query.hiddenCalendarIds);
-    const occurrences = all.filter((occurrence) => !hidden.has(occurrence.calendarId));
+    const occurrences = this.filtered(query, all).filter(({ calendarId }) => !hidden.has(calendarId));
     return {
       firstDay,
       endDay,
       occurrences,
       loads: loadOfDays(occurrences, firstDay, endDay, workingPattern),
+      filteredOut: all.length - occurrences.length,
       calendarMinutes: minutesByCalendar(all, firstDay, endDay),
     };
   }
@@ -62,8 +78,44 @@ export class Engine {
   loads(query: DaysQuery): readonly DayLoad[] {
     const { firstDay, endDay, zone, hiddenCalendarIds, workingPattern } = query;
     const window = dayWindow(firstDay, endDay, zone);
-    const occurrences = this.index.between(window, zone, { hiddenCalendarIds, workingPattern });
+    const occurrences = this.filtered(
+      query,
+      this.index.between(window, zone, { hiddenCalendarIds, workingPattern }),
+    );
     return loadOfDays(occurrences, firstDay, endDay, workingPattern);
+  }
+
+  private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {
+    const { filter, withoutCancelled } = query;
+    const shown = withoutCancelled ? occurrences.filter(({ status }) => status !== 'cancelled') : occurrences;
+    if (!filter || isFilterEmpty(filter)) return shown;
+    const passes = filterTest(filter);
+    // Of a series, one answer holds for all occurrences that share its fields.
+    const known = new Map<CalendarEvent | undefined, boolean>();
+    return shown.filter((occurrence) => {
+      const event = this.index.fieldsOf(occurrence);
+      let answer = known.get(event);
+      if (answer === undefined) known.set(event, (answer = event !== undefined && passes(event)));
+      return answer;
+    });
+  }
+
+  /** The categories that entries bear, most used first. */
+  categories(): string[] {
+    const uses = new Map<string, number>();
+    for (const event of this.index.all())
+      for (const category of event.categories) uses.set(category, (uses.get(category) ?? 0) + 1);
+    return [...uses].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).map(([name]) => name);
+  }
+
+  /** What a search line finds. */
+  find(request: SearchRequest): Promise<SearchAnswer> {
+    return this.search.find(request);
+  }
+
+  /** Makes searching ready. */
+  prepareSearch(): Promise<void> {
+    return this.search.prepare();
   }
 
   /** Reminders due after `from`, up to `to`. */

@@ -8,6 +8,9 @@ export function localEngine(engine = new Engine()): EngineClient {
     apply: async (patch) => engine.apply(patch),
     days: async (query) => engine.days(query),
     loads: async (query) => engine.loads(query),
+    categories: async () => engine.categories(),
+    find: (request) => engine.find(request),
+    prepareSearch: () => engine.prepareSearch(),
     reminders: async (from, to, zone, pattern) => engine.reminders(from, to, zone, pattern),
   };
 }

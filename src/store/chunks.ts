@@ -9,6 +9,8 @@ const CHUNKS: Record<CollectionName, number> = {
   entries: 64,
   bin: 8,
   settings: 1,
+  presets: 1,
+  periodSets: 1,
   sessions: 1,
 };
 

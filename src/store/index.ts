@@ -1,9 +1,11 @@
 export { openDatabase } from './database';
 export { NewerDataError } from './load';
 export { StoreContext, useCalendars, useOpenStore, useSettings, useSnapshot } from './react/StoreContext';
-export { useDays } from './react/useDays';
+export { daysOptions, type DaysOptions, useDays, useDaysQuery } from './react/useDays';
+export { useFolded, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
+export { useSearch } from './react/useSearch';
 export { openStore, type StartData } from './start';
 export { workerFiles as calendarFiles } from '@/engine/client';
 export type { DaysAnswer } from '@/engine/engine';

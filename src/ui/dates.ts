@@ -76,8 +76,19 @@ export function weekLabelText(firstDay: number, saysMonth: boolean): string {
     : dayOfMonthText(firstDay);
 }
 
+/** "Tue 9 March". */
+export const agendaDayText = kept((day) =>
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'long' }),
+);
+
+/** "March 2027" of a day. */
+export const monthText = (day: number): string => of(day * DAY, { month: 'long', year: 'numeric' });
+
+/** "1 Apr". */
+export const shortMonthDayText = kept((day) => of(day * DAY, { day: 'numeric', month: 'short' }));
+
 /** "9". */
-export const dayOfMonthText = (day: number): string => of(day * DAY, { day: 'numeric' });
+export const dayOfMonthText = kept((day) => of(day * DAY, { day: 'numeric' }));
 
 /** "9 March 2027". */
 export const dateText = (day: number): string =>

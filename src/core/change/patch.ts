@@ -37,6 +37,11 @@ export const SUMMARIES = [
   'calendar-deleted',
   'imported',
   'settings-changed',
+  'preset-saved',
+  'presets-changed',
+  'preset-deleted',
+  'period-set-saved',
+  'period-set-deleted',
   'session-changed',
 ] as const;
 export const Summary = z.object({
@@ -61,6 +66,8 @@ export const Patch = z.object({
       changeOf('entries'),
       changeOf('bin'),
       changeOf('settings'),
+      changeOf('presets'),
+      changeOf('periodSets'),
       changeOf('sessions'),
     ]),
   ),

@@ -1,10 +1,14 @@
 import { DAY, MINUTE } from '../time/civil';
 import { isRibbon, type Occurrence } from '../schedule/occurrence';
+import type { ClockChange } from '../time/clockChange';
 import { type Extent, layoutColumns, type Placement } from './columns';
 
-/** What the hours of a day look like down a column. */
+/**
+ * What the hours of a day look like down a column. Its minutes are those of the wall clock, but for an hour that a clock
+ * change of a shown day repeats: there the later pass has minutes of its own, and whatever follows is later by as much.
+ */
 export interface HoursScale {
-  /** The unfolded minutes of the wall clock. */
+  /** The unfolded minutes. */
   readonly from: number;
   readonly to: number;
   readonly foldedBefore: boolean;
@@ -12,12 +16,64 @@ export interface HoursScale {
   /** Pixels of an hour and of a folded band. */
   readonly hourHeight: number;
   readonly foldHeight: number;
+  /** The minute at which the clock of a shown day goes back, and by how many minutes. */
+  readonly repeated?: { readonly at: number; readonly length: number };
+}
+
+/** The minutes of the longest shown day: 1440, or more where a clock change repeats some. */
+export const dayMinutes = (scale: Pick<HoursScale, 'repeated'>): number =>
+  1440 + (scale.repeated?.length ?? 0);
+
+/** The scale's minute for a minute of the wall clock. `isLater`: of the two times that a change repeats, the later one. */
+export function scaleMinute(
+  { repeated }: Pick<HoursScale, 'repeated'>,
+  wallMinute: number,
+  isLater = false,
+): number {
+  return repeated && (wallMinute >= repeated.at || isLater) ? wallMinute + repeated.length : wallMinute;
+}
+
+/** The minute of the wall clock that a minute of the scale stands for. */
+export const wallMinute = ({ repeated }: Pick<HoursScale, 'repeated'>, minute: number): number =>
+  repeated && minute >= repeated.at ? minute - repeated.length : minute;
+
+/** The scale's minute of a wall time of a day at an instant. */
+export function minuteOfInstant(
+  scale: Pick<HoursScale, 'repeated'>,
+  day: number,
+  wall: number,
+  instant: number,
+  change: ClockChange | undefined,
+): number {
+  const minute = (wall - day * DAY) / MINUTE;
+  const isLater =
+    change?.kind === 'repeated' &&
+    instant >= change.instant &&
+    minute >= change.at - change.length &&
+    minute < change.at;
+  return scaleMinute(scale, minute, isLater);
+}
+
+/**
+ * The minutes of the scale that a day has not, half-open: those that its clock skips, or that only the clock of another
+ * shown day repeats.
+ */
+export function missingMinutes(
+  scale: Pick<HoursScale, 'repeated'>,
+  change: ClockChange | undefined,
+): { readonly from: number; readonly to: number } | undefined {
+  if (change?.kind === 'skipped') {
+    const from = scaleMinute(scale, change.at);
+    return { from, to: from + change.length };
+  }
+  const { repeated } = scale;
+  return repeated && !change ? { from: repeated.at, to: repeated.at + repeated.length } : undefined;
 }
 
 /** The first and last minute that is drawn to scale. */
 export const drawnMinutes = (scale: HoursScale): { from: number; to: number } => ({
   from: scale.foldedBefore ? scale.from : 0,
-  to: scale.foldedAfter ? scale.to : 1440,
+  to: scale.foldedAfter ? scale.to : dayMinutes(scale),
 });
 
 /** Pixels from the top of the hours to a minute of the day. Inside a fold, its edge towards the open hours. */
@@ -38,7 +94,7 @@ export function yToMinute(scale: HoursScale, y: number): number {
 
 /** The height of all hours with their folds. */
 export function hoursHeight(scale: HoursScale): number {
-  return minuteToY(scale, 1440) + (scale.foldedAfter ? scale.foldHeight : 0);
+  return minuteToY(scale, dayMinutes(scale)) + (scale.foldedAfter ? scale.foldHeight : 0);
 }
 
 /** A minute rounded to a grid step. */
@@ -47,7 +103,7 @@ export const snapMinute = (minute: number, step: number): number => Math.round(m
 /** A card of one day: a piece of an occurrence with its place. */
 export interface DayCard {
   readonly occurrence: Occurrence;
-  /** Minutes of the day, half-open. */
+  /** Minutes of the scale, half-open. */
   readonly from: number;
   readonly to: number;
   readonly top: number;
@@ -71,8 +127,15 @@ export const LEAST_CARD_HEIGHT = 20;
 /**
  * Lays out the timed occurrences of a day. Cards are compared as they are drawn, so that a five-minute entry
  * with its least height is not drawn over the next one.
+ * @param change the change of the clock on that day, if there is one
  */
-export function layoutDay(occurrences: readonly Occurrence[], day: number, scale: HoursScale): DayLayout {
+export function layoutDay(
+  occurrences: readonly Occurrence[],
+  day: number,
+  scale: HoursScale,
+  change?: ClockChange,
+): DayLayout {
+  const length = dayMinutes(scale);
   const drawn = drawnMinutes(scale);
   const bottom = minuteToY(scale, drawn.to);
   let hiddenBefore = 0;
@@ -80,12 +143,9 @@ export function layoutDay(occurrences: readonly Occurrence[], day: number, scale
   const pieces: (Omit<DayCard, 'across'> & Extent)[] = [];
   for (const occurrence of occurrences) {
     if (isRibbon(occurrence)) continue;
-    const from = (occurrence.startWall - day * DAY) / MINUTE;
-    // An end before the start on the wall clock: the clock was set back meanwhile.
-    const length = (occurrence.end - occurrence.start) / MINUTE;
-    const wallTo = (occurrence.endWall - day * DAY) / MINUTE;
-    const to = wallTo > from || length === 0 ? wallTo : from + length;
-    if (from >= 1440 || to < 0 || (to === 0 && from < 0)) continue;
+    const from = minuteOfInstant(scale, day, occurrence.startWall, occurrence.start, change);
+    const to = minuteOfInstant(scale, day, occurrence.endWall, occurrence.end, change);
+    if (from >= length || to < 0 || (to === 0 && from < 0)) continue;
     if (to <= drawn.from && from < drawn.from) {
       hiddenBefore++;
       continue;
@@ -102,11 +162,11 @@ export function layoutDay(occurrences: readonly Occurrence[], day: number, scale
       end,
       occurrence,
       from: Math.max(0, from),
-      to: Math.min(1440, to),
+      to: Math.min(length, to),
       top: start,
       height: end - start,
       continuesBefore: from < 0,
-      continuesAfter: to > 1440,
+      continuesAfter: to > length,
     });
   }
   const across = layoutColumns(pieces);

@@ -1,39 +1,132 @@
+import type { Look } from '../model/look';
 import type { WorkingPattern } from '../model/settings';
-import { startOfWeek, weekdayOf } from '../time/civil';
+import { civilDate, dayNumber, daysInMonth, startOfWeek, weekdayOf } from '../time/civil';
 import { isWorkingWeekday } from '../time/workingPattern';
 
-/** The views of Plan, in the order of the switch. */
-export const VIEWS = ['day', 'days', 'workdays', 'week'] as const;
-export type ViewName = (typeof VIEWS)[number];
+/** What is looked at: a view, the selected day, and how far the view reaches. */
+export type ViewRange = Pick<Look, 'view' | 'dayCount' | 'weekCount' | 'weekends'> & { readonly day: number };
 
-/** What is looked at: a view, the selected day, and how many days *Days* shows. */
-export interface ViewRange {
-  readonly view: ViewName;
-  readonly day: number;
-  readonly dayCount: number;
+/** A half-open range of day numbers. */
+export interface DayRange {
+  readonly first: number;
+  readonly end: number;
 }
 
-/** The shown day numbers, ascending. */
-export function shownDays(range: ViewRange, pattern: WorkingPattern, weekStart = 1): number[] {
-  const { view, day, dayCount } = range;
-  const from = (first: number, count: number) => Array.from({ length: count }, (_, index) => first + index);
+/** How many days of *Agenda* a step passes over. */
+const AGENDA_STEP = 7;
+
+const from = (first: number, count: number): number[] =>
+  Array.from({ length: count }, (_, index) => first + index);
+
+/** The calendar month of a day. */
+export function monthOf(day: number): DayRange {
+  const { year, month } = civilDate(day);
+  return { first: dayNumber(year, month, 1), end: dayNumber(year, month, daysInMonth(year, month) + 1) };
+}
+
+/** The calendar year of a day. */
+export function yearOf(day: number): DayRange {
+  const { year } = civilDate(day);
+  return { first: dayNumber(year, 1, 1), end: dayNumber(year + 1, 1, 1) };
+}
+
+/** The days that a view of weeks or an agenda is about: the period, the month, or as many weeks as asked for. */
+export function rangeOf(range: ViewRange, period?: DayRange, weekStart = 1): DayRange {
+  if (period) return period;
+  if (range.view === 'year') return yearOf(range.day);
+  if (range.view === 'agenda') return { first: range.day, end: range.day + AGENDA_STEP };
+  if (range.weekCount === 0) return monthOf(range.day);
+  const first = startOfWeek(range.day, weekStart);
+  return { first, end: first + 7 * range.weekCount };
+}
+
+/** The days of whole weeks that hold a range. */
+export function wholeWeeks({ first, end }: DayRange, weekStart = 1): DayRange {
+  return { first: startOfWeek(first, weekStart), end: startOfWeek(end - 1, weekStart) + 7 };
+}
+
+/**
+ * The shown day numbers, ascending.
+ * @param period the period that is shown in place of weeks, month or agenda, if any
+ */
+export function shownDays(
+  range: ViewRange,
+  pattern: WorkingPattern,
+  { weekStart = 1, period }: { weekStart?: number; period?: DayRange } = {},
+): number[] {
+  const { view, day, dayCount, weekends } = range;
+  const working = (days: number[]): number[] => {
+    const left = days.filter((shown) => isWorkingWeekday(pattern, weekdayOf(shown)));
+    return left.length > 0 ? left : days;
+  };
+  const kept = (days: number[]): number[] => (weekends ? days : working(days));
   switch (view) {
     case 'day':
+    case 'lanes':
       return [day];
     case 'days':
-      return from(day, dayCount);
+      // As many days as asked for: without weekends, they reach further.
+      return weekends ? from(day, dayCount) : kept(from(day, dayCount * 4 + 7)).slice(0, dayCount);
     case 'week':
-      return from(startOfWeek(day, weekStart), 7);
-    case 'workdays': {
-      const week = from(startOfWeek(day, weekStart), 7);
-      const working = week.filter((shown) => isWorkingWeekday(pattern, weekdayOf(shown)));
-      return working.length > 0 ? working : week;
+      return kept(from(startOfWeek(day, weekStart), 7));
+    case 'workdays':
+      return working(from(startOfWeek(day, weekStart), 7));
+    case 'weeks': {
+      const { first, end } = wholeWeeks(rangeOf(range, period, weekStart), weekStart);
+      return kept(from(first, end - first));
+    }
+    case 'year':
+    case 'agenda': {
+      const { first, end } = rangeOf(range, period, weekStart);
+      return from(first, end - first);
     }
   }
 }
 
-/** The same range a step later or earlier: by as many days as it shows, weeks by weeks. */
-export function stepRange(range: ViewRange, direction: 1 | -1): ViewRange {
-  const days = range.view === 'day' ? 1 : range.view === 'days' ? range.dayCount : 7;
-  return { ...range, day: range.day + direction * days };
+/** A day so many months on; the last of the month where it is shorter. */
+export function addMonths(day: number, months: number): number {
+  const date = civilDate(day);
+  const count = date.year * 12 + date.month - 1 + months;
+  const year = Math.floor(count / 12);
+  const month = count - year * 12 + 1;
+  return dayNumber(year, month, Math.min(date.day, daysInMonth(year, month)));
+}
+
+/** The same range a step later or earlier: by as many days as it shows, weeks by weeks, months by months. */
+export function stepRange<Range extends ViewRange>(
+  range: Range,
+  direction: 1 | -1,
+  pattern: WorkingPattern,
+): Range {
+  const { view, day, dayCount, weekCount } = range;
+  const to = (next: number): Range => ({ ...range, day: next });
+  switch (view) {
+    case 'day':
+    case 'lanes':
+      return to(day + direction);
+    case 'days': {
+      if (range.weekends) return to(day + direction * dayCount);
+      const days = shownDays(range, pattern);
+      if (direction === 1) return to(days.at(-1)! + 1);
+      let first = days[0]!;
+      for (let left = dayCount; left > 0 && day - first < 70;)
+        if (isWorkingWeekday(pattern, weekdayOf(--first))) left--;
+      return to(first);
+    }
+    case 'workdays':
+    case 'week':
+      return to(day + direction * 7);
+    case 'weeks':
+      return to(weekCount === 0 ? addMonths(day, direction) : day + direction * 7 * weekCount);
+    case 'year':
+      return to(addMonths(day, 12 * direction));
+    case 'agenda':
+      return to(day + direction * AGENDA_STEP);
+  }
+}
+
+/** The ISO 8601 week number of a day. */
+export function weekNumber(day: number): number {
+  const thursday = startOfWeek(day) + 3;
+  return Math.floor((thursday - yearOf(thursday).first) / 7) + 1;
 }

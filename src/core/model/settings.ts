@@ -38,6 +38,10 @@ export const Settings = z.object({
   targetCalendarId: z.string().optional(),
   workingPattern: WorkingPattern,
   defaultLengthMinutes: z.number().int().min(5).max(1440),
+  /** The preset that Plan opens with. */
+  startPresetId: z.string().optional(),
+  /** A second calendar system whose dates stand in the day heads (Unicode CLDR name, as Intl takes it). */
+  secondCalendarSystem: z.string().optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */
   demoNow: z.string().optional(),
 });

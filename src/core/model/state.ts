@@ -1,11 +1,17 @@
 import { z } from 'zod';
 import { Calendar } from './calendar';
 import { Entry } from './entry';
+import { PeriodSet } from './periodSet';
 import { Settings } from './settings';
+import { ViewPreset } from './viewPreset';
 
 /** An entry in the bin, with the changed occurrences that went along kept as items of their own. */
 export const BinItem = z.object({ id: z.string().min(1), entry: Entry, deleted: z.number() });
 export type BinItem = z.infer<typeof BinItem>;
+
+/** Parts of Plan that can be folded away. */
+export const FOLDABLE = ['strip', 'chips', 'desk'] as const;
+export type Foldable = (typeof FOLDABLE)[number];
 
 /** What the application remembers between visits that is no data of the person: never part of undo. */
 export const Session = z.object({
@@ -14,6 +20,8 @@ export const Session = z.object({
   remindedUntil: z.number().optional(),
   /** The device's zone that the person was asked about, where it is not the home zone. */
   askedZone: z.string().optional(),
+  /** Parts of Plan that are folded away. */
+  folded: z.array(z.enum(FOLDABLE)).optional(),
 });
 export type Session = z.infer<typeof Session>;
 
@@ -23,6 +31,8 @@ export const COLLECTIONS = {
   entries: Entry,
   bin: BinItem,
   settings: Settings,
+  presets: ViewPreset,
+  periodSets: PeriodSet,
   sessions: Session,
 } as const;
 
@@ -40,6 +50,8 @@ export function emptyState(): State {
     entries: new Map(),
     bin: new Map(),
     settings: new Map(),
+    presets: new Map(),
+    periodSets: new Map(),
     sessions: new Map(),
   };
 }

@@ -8,6 +8,8 @@ export interface DayLoad {
   readonly day: number;
   readonly booked: number;
   readonly working: number;
+  /** Minutes that timed entries take at any hour, in or outside the working hours. */
+  readonly total: number;
   /** Whether an all-day entry takes the day. */
   readonly taken: boolean;
 }
@@ -36,6 +38,8 @@ function coveredMinutes(
   return Math.round(covered / MINUTE);
 }
 
+const WHOLE_DAY = [{ from: 0, to: 1440 }];
+
 /** The load of each day of a half-open range of day numbers. */
 export function loadOfDays(
   occurrences: readonly Occurrence[],
@@ -52,6 +56,11 @@ export function loadOfDays(
       day,
       booked: coveredMinutes(taking, day, working.spans),
       working: workingMinutes(working),
+      total: coveredMinutes(
+        taking.filter((occurrence) => !isRibbon(occurrence)),
+        day,
+        WHOLE_DAY,
+      ),
       taken: taking.some(isRibbon),
     };
   });
@@ -80,8 +89,7 @@ export function minutesByCalendar(
   for (const calendarId of new Set(timed.map((occurrence) => occurrence.calendarId))) {
     const own = timed.filter((occurrence) => occurrence.calendarId === calendarId);
     minutes[calendarId] = 0;
-    for (let day = firstDay; day < endDay; day++)
-      minutes[calendarId] += coveredMinutes(own, day, [{ from: 0, to: 1440 }]);
+    for (let day = firstDay; day < endDay; day++) minutes[calendarId] += coveredMinutes(own, day, WHOLE_DAY);
   }
   return minutes;
 }

@@ -14,6 +14,9 @@ import { type Occurrence, occurrenceOf } from './occurrence';
 /** Floating times and dates lie up to this far from where UTC would read them. */
 const ZONE_REACH = 15 * 60 * 60 * 1000;
 
+/** How many days about an instant an occurrence is looked for, in turn. */
+const REACHES = [40, 400, 4000, 40_000];
+
 /** What of the entries a question is about, and what working days are for series that skip days off. */
 export interface OccurrenceFilter {
   readonly hiddenCalendarIds?: readonly string[];
@@ -144,6 +147,56 @@ export class OccurrenceIndex {
       this.addSeries(id, series, window, viewZone, skip && lookup(skip.calendarId), hidden, filter, found);
     }
     return found.sort((a, b) => a.start - b.start || b.end - a.end || (a.key < b.key ? -1 : 1));
+  }
+
+  /**
+   * The occurrence that stands for an event where one is enough: its own; of a series the first that ends after an instant,
+   * else the last before it. Undefined where none touches the window.
+   */
+  representative(
+    id: string,
+    from: number,
+    viewZone: string,
+    filter: OccurrenceFilter,
+    window?: InstantRange,
+  ): Occurrence | undefined {
+    const event = this.events.get(id);
+    const series = this.series.get(id);
+    if (!event) return undefined;
+    if (!series) {
+      const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
+      return !window || rangesOverlap(at, window)
+        ? occurrenceOf(event, { ...at, key: id }, viewZone)
+        : undefined;
+    }
+    const skip = event.recurrence?.skipDaysOff;
+    const daysOff =
+      skip && this.daysOffOf(skip.calendarId).lookup(filter.workingPattern ?? standardWorkingPattern);
+    const within = (span: InstantRange): Occurrence[] => {
+      const clipped = window
+        ? { start: Math.max(span.start, window.start), end: Math.min(span.end, window.end) }
+        : span;
+      if (clipped.end <= clipped.start) return [];
+      const found: Occurrence[] = [];
+      const none = new Set<string>();
+      this.addSeries(id, series, clipped, viewZone, daysOff, none, filter, found);
+      for (const override of this.overridden.get(id)?.values() ?? []) {
+        const changed = this.events.get(override);
+        if (!changed) continue;
+        const at = { start: instantOf(changed.start, viewZone), end: instantOf(changed.end, viewZone) };
+        if (rangesOverlap(at, clipped)) found.push(occurrenceOf(changed, { ...at, key: override }, viewZone));
+      }
+      return found.sort((a, b) => a.start - b.start);
+    };
+    // Ever wider, so that a daily series is not expanded over centuries.
+    for (const days of REACHES) {
+      const [next] = within({ start: from, end: from + days * DAY });
+      if (next) return next;
+      const last = within({ start: from - days * DAY, end: from }).at(-1);
+      if (last && days === REACHES.at(-1)) return last;
+      if (last && series.lastWall(viewZone) < from + DAY) return last;
+    }
+    return undefined;
   }
 
   private addSeries(

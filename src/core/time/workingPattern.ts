@@ -11,6 +11,10 @@ export function workingDay(pattern: WorkingPattern, day: number): WorkingDay {
 export const workingMinutes = (day: WorkingDay): number =>
   day.spans.reduce((sum, span) => sum + Math.max(0, span.to - span.from), 0);
 
+/** Whether a day has no working hours. */
+export const isDayOff = (pattern: WorkingPattern, day: number): boolean =>
+  workingDay(pattern, day).spans.length === 0;
+
 /** Whether the weekday (ISO, Monday 1) has working hours in an ordinary week. */
 export const isWorkingWeekday = (pattern: WorkingPattern, weekday: number): boolean =>
   (pattern.weekdays[weekday - 1]?.spans.length ?? 0) > 0;

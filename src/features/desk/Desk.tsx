@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { useWorkspace, workspace } from '@/features/workspace';
+import { useFolding, useWorkspace, workspace } from '@/features/workspace';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
@@ -22,10 +22,12 @@ interface DeskProps {
 export function Desk({ beside, wide, onOpen }: DeskProps) {
   const selected = useWorkspace((state) => state.selected);
   const editing = useWorkspace((state) => state.editing);
+  const fold = useFolding();
   const close = () => {
     workspace.edit(null);
     workspace.clearSelection();
-    workspace.setDesk(false);
+    if (beside) fold('desk', true);
+    else workspace.setDesk(false);
   };
   const [only] = selected;
   const content =

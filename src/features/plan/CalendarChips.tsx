@@ -186,7 +186,7 @@ function ChipMenu({
 }
 
 const styles = StyleSheet.create({
-  row: { minHeight: sizes.chipRow, justifyContent: 'center' },
+  row: { minHeight: sizes.chipRow, justifyContent: 'center', flex: 1, minWidth: 0 },
   chips: { gap: space(2), alignItems: 'center', paddingVertical: 2, paddingHorizontal: 2 },
   chip: {
     flexDirection: 'row',

@@ -1,158 +1,118 @@
-import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
-import { blankFields, type EventFields } from '@/core/change/eventFields';
-import { eventAt, targetOfKey } from '@/core/change/target';
-import { shownDays, stepRange } from '@/core/layout/views';
-import { DAY, MINUTE, dateString, localString, startOfWeek, weekdayOf } from '@/core/time/civil';
-import { instantOf } from '@/core/time/eventTime';
-import { instantToWall } from '@/core/time/zones';
+import type { EventFields } from '@/core/change/eventFields';
+import { NO_FILTER } from '@/core/model/look';
+import { isFilterEmpty } from '@/core/schedule/entryFilter';
+import { DAY } from '@/core/time/civil';
 import { Desk } from '@/features/desk';
 import { SeriesPage } from '@/features/series';
 import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
-import { useCalendars, useDays, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
-import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
+import { type DaysOptions, useCalendars, useDays, useFolded, useNowWall, useSnapshot } from '@/store';
 import { useTheme } from '@/ui/theme/theme';
-import { DESK_BESIDE, space, WIDE } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { CalendarChips } from './CalendarChips';
 import { EntryLine, type EntryLineHandle } from './EntryLine';
-import type { Ghost } from './hours/ghost';
-import { HoursView } from './hours/HoursView';
-import type { GridActions } from './hours/useGridDrag';
+import { FilterLine } from './filter/FilterLine';
+import { draftGhost } from './grid/draftGhost';
 import { LoadStrip } from './strip/LoadStrip';
+import { PlanSheets } from './PlanSheets';
+import { preloadViews, PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
+import { PlanTools } from './tools/PlanTools';
+import { usePlanActions } from './usePlanActions';
 import { usePlanKeys } from './usePlanKeys';
+import { usePlanRange } from './usePlanRange';
+import { useStartPreset } from './presets/useStartPreset';
+import { useSwipe } from './useSwipe';
+import { ViewState } from './ViewState';
 
 const Editor = lazy(() => import('@/features/editor').then((module) => ({ default: module.Editor })));
+const SearchPanel = lazy(() =>
+  import('@/features/search').then((module) => ({ default: module.SearchPanel })),
+);
 
-/** The calendar: title row, chips, the view, the entry line, and the desk beside or over them. */
+/** The calendar: title row, strip, chips, the view, the entry line, and the desk beside or over them. */
 export function PlanScreen() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
-  const { store, clock } = useOpenStore();
-  const { workingPattern, defaultLengthMinutes } = useSettings();
   const { address, to } = usePlanAddress();
-  const { zone } = address;
+  const { zone, hidden, filter } = address;
   const calendars = useCalendars();
   const commands = useCommands(zone);
-  const nowWall = useNowWall(zone);
+  const today = Math.floor(useNowWall(zone) / DAY);
+  const folded = useFolded();
   const selected = useWorkspace((state) => state.selected);
   const deskOpen = useWorkspace((state) => state.deskOpen);
   const editing = useWorkspace((state) => state.editing);
   const seriesShown = useWorkspace((state) => state.seriesShown);
+  const searching = useWorkspace((state) => state.searching);
   const line = useRef<EntryLineHandle>(null);
+  const view = useRef<View>(null);
   const [lineDraft, setLineDraft] = useState<EventFields | null>(null);
+  useStartPreset();
+  const startsFolded = useRef(folded.includes('desk'));
+  useEffect(() => {
+    if (startsFolded.current) workspace.setDesk(false);
+  }, []);
+  useEffect(() => {
+    const handle = setTimeout(() => void preloadViews(), 1200);
+    return () => clearTimeout(handle);
+  }, []);
 
-  const days = useMemo(() => shownDays(address, workingPattern), [address, workingPattern]);
-  const stepDays = address.view === 'day' ? 1 : address.view === 'days' ? address.dayCount : 7;
-  const { answer, isLoading, failed, retry } = useDays(days[0]!, days.at(-1)! + 1, {
-    hiddenCalendarIds: address.hidden,
-    stepDays,
-    zone,
-  });
+  const planRange = usePlanRange(address);
+  const { days, range, stepped, neighbours } = planRange;
+  const options = useMemo(
+    (): DaysOptions => ({
+      hiddenCalendarIds: hidden,
+      filter,
+      withoutCancelled: !address.showCancelled,
+      zone,
+    }),
+    [hidden, filter, address.showCancelled, zone],
+  );
+  // The year asks for loads alone; of its entries only the selected day's are of use.
+  const asked =
+    address.view === 'year'
+      ? { first: address.day, end: address.day + 1 }
+      : { first: days[0]!, end: days.at(-1)! + 1 };
+  const { answer, isLoading, failed, retry } = useDays(asked.first, asked.end, { ...options, neighbours });
   const state = useSnapshot((snapshot) => snapshot.state);
-  const target = useMemo(() => targetCalendar(state, new Set(address.hidden)), [state, address.hidden]);
-
-  const step = useCallback(
-    (direction: 1 | -1) => to({ day: stepRange(address, direction).day }),
-    [address, to],
-  );
-  const today = useCallback(
-    () => to({ day: Math.floor(instantToWall(zone, clock()) / DAY) }),
-    [to, zone, clock],
-  );
-  // The weekday stays, so that the selected day follows through the weeks; a view of days begins with the pressed one.
-  const toWeek = useCallback(
-    (day: number) =>
-      to({
-        day:
-          address.view === 'week' || address.view === 'workdays'
-            ? startOfWeek(day) + weekdayOf(address.day) - 1
-            : day,
-      }),
-    [to, address.view, address.day],
-  );
-  const open = useCallback(
-    (key: string) => {
-      const event = eventAt(store.getSnapshot().state, targetOfKey(key), commands.context());
-      if (!event) return;
-      const master =
-        event.recurrence ?? store.getSnapshot().state.entries.get(targetOfKey(key).entryId)?.recurrence;
-      workspace.select(key);
-      workspace.edit({ target: targetOfKey(key), fields: { ...event, recurrence: master }, panel: 'full' });
-    },
-    [store, commands],
-  );
+  const target = useMemo(() => targetCalendar(state, new Set(hidden)), [state, hidden]);
+  const actions = usePlanActions(address, stepped, commands, target);
   const keyActions = useMemo(
-    () => ({ step, today, focusLine: () => line.current?.focus(), open }),
-    [step, today, open],
+    () => ({
+      step: actions.step,
+      today: actions.today,
+      open: actions.open,
+      focusLine: () => line.current?.focus(),
+    }),
+    [actions.step, actions.today, actions.open],
   );
   usePlanKeys(commands, keyActions);
-
-  const startDraft = useCallback(
-    (startWall: number, endWall: number, allDay: boolean) => {
-      if (!target) return;
-      const zoned = (wall: number) => ({ kind: 'zoned' as const, local: localString(wall), zone });
-      const whole = (wall: number) => ({ kind: 'date' as const, date: dateString(Math.floor(wall / DAY)) });
-      const fields = allDay
-        ? blankFields(target.id, whole(startWall), whole(endWall))
-        : blankFields(target.id, zoned(startWall), zoned(endWall));
-      workspace.clearSelection();
-      workspace.edit({ fields, panel: 'quick' });
-      workspace.setDesk(true);
-    },
-    [target, zone],
-  );
-  const gridActions = useMemo(
-    (): GridActions => ({
-      press: (key, { add }) => {
-        if (add) workspace.collect(key);
-        else workspace.select(key);
-        if (useWorkspace.getState().editing?.panel === 'quick') workspace.edit(null);
-      },
-      pressEmpty: (startWall, allDay) => {
-        const busy = useWorkspace.getState();
-        if (busy.editing?.panel === 'full') return;
-        if (busy.selected.length > 0 || busy.editing) {
-          workspace.clearSelection();
-          workspace.edit(null);
-          return;
-        }
-        startDraft(startWall, allDay ? startWall + DAY : startWall + defaultLengthMinutes * MINUTE, allDay);
-      },
-      draft: startDraft,
-      move: (key, move) => commands.move(targetOfKey(key), move),
-      copy: (key, move) => void commands.copy(targetOfKey(key), move),
-    }),
-    [commands, startDraft, defaultLengthMinutes],
-  );
+  useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
 
   const draftFields = editing?.fields ?? lineDraft;
-  const draft = useMemo((): Ghost | null => {
-    if (!draftFields) return null;
-    const calendar = calendars.find(({ id }) => id === draftFields.calendarId);
-    const start = instantOf(draftFields.start, zone);
-    const end = instantOf(draftFields.end, zone);
-    const allDay = draftFields.start.kind === 'date';
-    return {
-      key: undefined,
-      title: draftFields.title,
-      colour: calendar?.colour ?? 'slate',
-      mark: calendar?.mark ?? '',
-      startWall: instantToWall(zone, start),
-      endWall: instantToWall(zone, end),
-      allDay: allDay || end - start >= DAY,
-      copy: false,
-      settling: false,
-    };
-  }, [draftFields, calendars, zone]);
-
+  const draft = useMemo(
+    () => (draftFields ? draftGhost(draftFields, calendars, zone) : null),
+    [draftFields, calendars, zone],
+  );
   const wide = width >= WIDE;
-  const isEmpty = answer && answer.occurrences.length === 0 && !draft;
-  const allHidden = calendars.length > 0 && calendars.every(({ id }) => address.hidden.includes(id));
+  const showsDesk = deskOpen || editing?.panel === 'full' || seriesShown !== null || searching;
+  const planWidth = !wide
+    ? width
+    : width - sizes.rail - (showsDesk && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
+  const chipsFolded = folded.includes('chips');
+  const toolsInTitle = wide && (chipsFolded || planWidth >= ALL_TOOLS);
+  const isEmpty =
+    answer &&
+    answer.occurrences.length === 0 &&
+    !draft &&
+    address.view !== 'year' &&
+    address.view !== 'agenda';
+  const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
+  const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
   const showsEditor = editing?.panel === 'full';
 
   return (
@@ -161,56 +121,65 @@ export function PlanScreen() {
         role="main"
         style={[styles.main, wide ? styles.mainWide : null, { backgroundColor: colours.page }]}
       >
-        <TitleRow address={address} days={days} onStep={step} onToday={today} />
+        <TitleRow
+          address={address}
+          planRange={planRange}
+          planWidth={planWidth}
+          withTools={toolsInTitle}
+          onStep={actions.step}
+          onToday={actions.today}
+          today={today}
+        />
         <ZoneBanner />
-        <LoadStrip
-          days={days}
-          today={Math.floor(nowWall / DAY)}
-          hidden={address.hidden}
-          onWeek={toWeek}
-          onDays={(first, dayCount) => to({ view: 'days', day: first, dayCount })}
-        />
-        <CalendarChips
-          calendars={calendars}
-          hidden={address.hidden}
-          minutes={answer?.calendarMinutes}
-          onHiddenChange={(hidden) => to({ hidden })}
-        />
-        <View style={styles.view}>
-          <HoursView
+        {folded.includes('strip') ? null : (
+          <LoadStrip
             days={days}
-            zone={zone}
+            today={today}
+            options={options}
+            onWeek={actions.toWeek}
+            onDays={actions.toDays}
+            goToToday={actions.today}
+          />
+        )}
+        {chipsFolded ? null : (
+          <View style={styles.chipRow}>
+            <CalendarChips
+              calendars={calendars}
+              hidden={hidden}
+              minutes={address.view === 'year' ? undefined : answer?.calendarMinutes}
+              onHiddenChange={(next) => to({ hidden: [...next] })}
+            />
+            {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
+          </View>
+        )}
+        <FilterLine
+          address={address}
+          calendars={calendars}
+          leftOut={address.view === 'year' || address.view === 'agenda' ? undefined : answer?.filteredOut}
+        />
+        <View ref={view} style={styles.view}>
+          <PlanView
+            address={address}
+            days={days}
+            range={range}
             answer={answer}
+            options={options}
             calendars={calendars}
             draftCalendar={target}
             draft={draft}
             selectedKeys={selected}
-            actions={gridActions}
+            actions={actions.gridActions}
+            onOpenDay={actions.openDay}
+            onSelectDay={actions.selectDay}
           />
-          {isLoading || failed || isEmpty ? (
-            <View pointerEvents="box-none" style={styles.overlay}>
-              <View style={[styles.card, { backgroundColor: colours.card, borderColor: colours.line }]}>
-                {failed ? (
-                  <>
-                    <AppText role="alert">{words.plan.failed}</AppText>
-                    <Button label={words.actions.retry} onPress={retry} />
-                  </>
-                ) : isLoading ? (
-                  <AppText tone="quiet">{words.plan.loading}</AppText>
-                ) : allHidden ? (
-                  <>
-                    <AppText>{words.plan.allHidden}</AppText>
-                    <Button label={words.plan.showAll} onPress={() => to({ hidden: [] })} />
-                  </>
-                ) : (
-                  <>
-                    <AppText weight="700">{words.plan.empty}</AppText>
-                    <AppText tone="quiet">{words.plan.emptyHint}</AppText>
-                  </>
-                )}
-              </View>
-            </View>
-          ) : null}
+          <ViewState
+            isLoading={isLoading}
+            failed={failed}
+            empty={!isEmpty ? undefined : allHidden ? 'all-hidden' : isFiltered ? 'filtered' : 'nothing'}
+            onRetry={retry}
+            onShowAll={() => to({ hidden: [] })}
+            onClearFilter={() => to({ filter: NO_FILTER })}
+          />
         </View>
         <EntryLine
           ref={line}
@@ -227,9 +196,14 @@ export function PlanScreen() {
         </Suspense>
       ) : seriesShown !== null ? (
         <SeriesPage key={seriesShown} seriesId={seriesShown} />
+      ) : searching ? (
+        <Suspense fallback={null}>
+          <SearchPanel beside={width >= DESK_BESIDE} wide={wide} />
+        </Suspense>
       ) : deskOpen ? (
-        <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={open} />
+        <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={actions.open} />
       ) : null}
+      <PlanSheets address={address} today={today} />
     </View>
   );
 }
@@ -238,22 +212,6 @@ const styles = StyleSheet.create({
   screen: { flex: 1, flexDirection: 'row' },
   main: { flex: 1, paddingHorizontal: space(2), paddingBottom: space(2), minWidth: 0 },
   mainWide: { paddingHorizontal: space(4), paddingTop: space(2) },
+  chipRow: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
   view: { flex: 1, marginBottom: space(2) },
-  overlay: {
-    position: 'absolute',
-    left: 0,
-    right: 0,
-    top: 0,
-    bottom: 0,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
-  card: {
-    padding: space(4),
-    gap: space(2),
-    borderWidth: 1,
-    borderRadius: 4,
-    alignItems: 'center',
-    maxWidth: 300,
-  },
 });

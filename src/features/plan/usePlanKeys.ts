@@ -1,9 +1,10 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { targetOfKey } from '@/core/change/target';
-import { VIEWS } from '@/core/layout/views';
+import { VIEWS } from '@/core/model/look';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { type Commands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
-import { GRID_STEP } from './hours/useGridDrag';
+import { usePresets } from '@/store';
+import { useApplyPreset } from './presets/useApplyPreset';
 
 interface KeyActions {
   readonly step: (direction: 1 | -1) => void;
@@ -22,10 +23,16 @@ const isControl = (target: EventTarget | null): boolean =>
 
 /** The keys of Plan. They act while no field is being typed in and no sheet is open. */
 export function usePlanKeys(commands: Commands, actions: KeyActions): void {
-  const { to } = usePlanAddress();
+  const { address, to } = usePlanAddress();
+  const { gridStep } = address;
+  const presets = usePresets();
+  const applyPreset = useApplyPreset();
+  /** `G` was pressed: a digit that follows names a preset. */
+  const awaitsPreset = useRef(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const { selected, question, keysShown, editing, seriesShown } = useWorkspace.getState();
+      const { selected, question, keysShown, editing, seriesShown, sheet, searching } =
+        useWorkspace.getState();
       const modifier = event.ctrlKey || event.metaKey;
       if (modifier && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
         event.preventDefault();
@@ -37,6 +44,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         isTyping(event.target) ||
         question ||
         keysShown ||
+        sheet ||
         modifier ||
         document.querySelector('[role="menu"]')
       )
@@ -50,15 +58,22 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         action();
       };
       if (event.altKey) {
-        const move = current === undefined ? undefined : moveOfKey(event);
+        const move = current === undefined ? undefined : moveOfKey(event, gridStep);
         if (move) act(() => void commands.move(targetOfKey(current!), move));
         return;
       }
       if (event.key === 'Escape') {
-        if (editing) workspace.edit(null);
+        if (searching) workspace.search(false);
+        else if (editing) workspace.edit(null);
         else if (seriesShown !== null) workspace.showSeries(null);
         else workspace.clearSelection();
         return;
+      }
+      const forPreset = awaitsPreset.current;
+      awaitsPreset.current = false;
+      if (forPreset && /^[1-9]$/.test(event.key)) {
+        const preset = presets[Number(event.key) - 1];
+        return act(() => preset && applyPreset(preset));
       }
       const view = VIEWS[Number(event.key) - 1];
       if (view) return act(() => to({ view }));
@@ -69,6 +84,18 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
           return act(() => actions.step(1));
         case '.':
           return act(actions.today);
+        case 'g':
+        case 'G':
+          awaitsPreset.current = true;
+          return event.preventDefault();
+        case '/':
+          return act(() => workspace.search(true));
+        case 't':
+        case 'T':
+          return act(() => workspace.openSheet('goto'));
+        case 'f':
+        case 'F':
+          return act(() => workspace.openSheet('filter'));
         case '?':
           return act(() => workspace.showKeys(true));
         case ' ':
@@ -89,11 +116,11 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [commands, actions, to]);
+  }, [commands, actions, to, gridStep, presets, applyPreset]);
 }
 
-function moveOfKey(event: KeyboardEvent) {
-  const step = GRID_STEP * MINUTE;
+function moveOfKey(event: KeyboardEvent, gridStep: number) {
+  const step = gridStep * MINUTE;
   const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
   if (direction === undefined) return undefined;
   const sideways = event.key === 'ArrowLeft' || event.key === 'ArrowRight';

@@ -1,5 +1,6 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { TitleText } from '@/ui/primitives/AppText';
+import { PeriodSection } from '@/features/periods';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -18,6 +19,7 @@ export function SetupScreen() {
         <TitleText>{words.calendars.title}</TitleText>
         <CalendarList />
       </View>
+      <PeriodSection />
       <DataSection />
     </ScrollView>
   );

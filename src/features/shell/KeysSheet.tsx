@@ -7,9 +7,13 @@ import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
 const KEYS: { keys: string[]; does: string }[] = [
-  { keys: ['1', '2', '3', '4'], does: words.keys.list.views },
+  { keys: ['1', '…', '8'], does: words.keys.list.views },
   { keys: ['[', ']'], does: words.keys.list.steps },
   { keys: ['.'], does: words.keys.list.today },
+  { keys: ['T'], does: words.keys.list.goto },
+  { keys: ['/'], does: words.keys.list.search },
+  { keys: ['F'], does: words.keys.list.filter },
+  { keys: ['G', '1…9'], does: words.keys.list.preset },
   { keys: ['Space'], does: words.keys.list.line },
   { keys: ['↑', '↓', '←', '→'], does: words.keys.list.arrows },
   { keys: ['Enter'], does: words.keys.list.open },

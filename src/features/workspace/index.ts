@@ -1,3 +1,4 @@
 export { type Commands, summaryText, useCommands } from './useCommands';
+export { useFolding } from './useFolding';
 export { type PlanAddress, usePlanAddress } from './usePlanAddress';
-export { type Editing, type Notice, useWorkspace, workspace } from './workspace';
+export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } from './workspace';

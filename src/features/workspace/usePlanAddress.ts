@@ -1,17 +1,19 @@
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { VIEWS, type ViewRange } from '@/core/layout/views';
+import type { Look } from '@/core/model/look';
+import { readLook, writeLook } from '@/core/model/lookParameters';
 import { DAY, dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { useOpenStore, useSettings } from '@/store';
 import { WIDE } from '@/ui/theme/tokens';
 
-/** What Plan shows, as its address says: the view, the selected day, how many days, hidden calendars, the zone. */
-export interface PlanAddress extends ViewRange {
-  readonly hidden: readonly string[];
+/** What Plan shows, as its address says: how it looks at the calendar, the selected day, and the preset in use. */
+export interface PlanAddress extends Look {
+  readonly day: number;
   /** The zone that the hours are shown in: the home zone, or another for a look. */
   readonly zone: string;
+  readonly presetId: string | undefined;
 }
 
 const one = (value: string | string[] | undefined): string | undefined =>
@@ -27,39 +29,42 @@ export function usePlanAddress() {
   const { clock } = useOpenStore();
   const { homeZone } = useSettings();
   const { width } = useWindowDimensions();
-  const view = one(parameters.view);
-  const date = one(parameters.date);
-  const days = one(parameters.days);
-  const hide = one(parameters.hide);
-  const asked = one(parameters.zone);
+  const wide = width >= WIDE;
+  const text = JSON.stringify(
+    Object.entries(parameters).map(([name, value]) => [name, one(value as string | string[] | undefined)]),
+  );
 
   const address = useMemo((): PlanAddress => {
-    const zone = asked !== undefined && isKnownZone(asked) ? asked : homeZone;
+    const said = Object.fromEntries(JSON.parse(text) as [string, string | undefined][]);
+    const look = readLook(said, wide ? 'workdays' : 'days');
+    const zone = look.zone !== undefined && isKnownZone(look.zone) ? look.zone : homeZone;
     const today = Math.floor(instantToWall(zone, clock()) / DAY);
-    return {
-      view: VIEWS.find((name) => name === view) ?? (width >= WIDE ? 'workdays' : 'days'),
-      day: isDate(date) ? parseDate(date) : today,
-      dayCount: Math.min(14, Math.max(2, Math.trunc(Number(days)) || 3)),
-      hidden: hide ? hide.split(',') : [],
-      zone,
-    };
-  }, [view, date, days, hide, asked, width, homeZone, clock]);
+    return { ...look, zone, day: isDate(said.date) ? parseDate(said.date) : today, presetId: said.preset };
+  }, [text, wide, homeZone, clock]);
 
   const change = useMemo(
     () => ({
-      to(changes: Partial<PlanAddress>) {
+      /** Goes to a changed address; the one before is a step back. `quietly`: takes its place instead. */
+      to(changes: Partial<PlanAddress>, { quietly = false }: { quietly?: boolean } = {}) {
+        const { day, presetId, zone, ...look } = changes;
+        if (!quietly) keepPlaceInHistory();
         router.setParams({
-          ...(changes.view === undefined ? {} : { view: changes.view }),
-          ...(changes.day === undefined ? {} : { date: dateString(changes.day) }),
-          ...(changes.dayCount === undefined ? {} : { days: String(changes.dayCount) }),
-          ...(changes.hidden === undefined ? {} : { hide: changes.hidden.join(',') || undefined }),
-          ...(changes.zone === undefined
-            ? {}
-            : { zone: changes.zone === homeZone ? undefined : changes.zone }),
+          ...writeLook(look),
+          ...(day === undefined ? {} : { date: dateString(day) }),
+          ...('presetId' in changes ? { preset: presetId } : {}),
+          ...('zone' in changes ? { zone: zone === homeZone ? undefined : zone } : {}),
         });
       },
     }),
     [router, homeZone],
   );
   return { address, to: change.to };
+}
+
+/**
+ * The router puts changed parameters in place of the page's present history entry. With a copy of that entry left behind,
+ * the browser's back button returns to it.
+ */
+function keepPlaceInHistory(): void {
+  window.history.pushState({ id: crypto.randomUUID() }, '', window.location.href);
 }

@@ -42,7 +42,14 @@ interface Workspace {
   readonly notice: Notice | null;
   readonly question: ScopeQuestion | null;
   readonly keysShown: boolean;
+  /** The sheet of Plan that is open. */
+  readonly sheet: PlanSheet | null;
+  /** Whether the search stands in the desk's place. */
+  readonly searching: boolean;
 }
+
+/** What Plan opens sheets for. */
+export type PlanSheet = 'look' | 'filter' | 'presets' | 'goto';
 
 export const useWorkspace = create<Workspace>()(() => ({
   selected: [],
@@ -54,6 +61,8 @@ export const useWorkspace = create<Workspace>()(() => ({
   notice: null,
   question: null,
   keysShown: false,
+  sheet: null,
+  searching: false,
 }));
 
 const set = useWorkspace.setState;
@@ -88,6 +97,8 @@ export const workspace = {
     ),
   say: (notice: Notice | null) => set({ notice }),
   showKeys: (keysShown: boolean) => set({ keysShown }),
+  openSheet: (sheet: PlanSheet | null) => set({ sheet }),
+  search: (searching: boolean) => set({ searching }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
   askScope: (
     about: ScopeQuestion['about'],

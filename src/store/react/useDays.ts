@@ -1,36 +1,56 @@
-import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  type QueryClient,
+  queryOptions,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { type EntryFilter, NO_FILTER } from '@/core/model/look';
 import type { DaysAnswer, DaysQuery } from '@/engine/engine';
 import type { Store } from '../store';
 import { useOpenStore, useSettings, useSnapshot } from './StoreContext';
 
 const NO_CALENDARS: readonly string[] = [];
 
-function daysOptions(store: Store, version: number, query: DaysQuery) {
+/** Which of the entries are asked for, and in which zone. */
+export interface DaysOptions {
+  hiddenCalendarIds?: readonly string[];
+  filter?: EntryFilter;
+  withoutCancelled?: boolean;
+  zone?: string;
+}
+
+/** The query for what occurs on days, for whoever asks for several ranges at once. */
+export function daysOptions(store: Store, version: number, query: DaysQuery) {
   return queryOptions({
-    queryKey: [
-      'days',
-      version,
-      query.firstDay,
-      query.endDay,
-      query.zone,
-      query.hiddenCalendarIds,
-      query.workingPattern,
-    ],
+    queryKey: ['days', version, query],
     queryFn: () => store.engine.days(query),
     gcTime: 30_000,
     staleTime: Infinity,
   });
 }
 
+/** A question about days with all that it leaves open filled in. */
+export function useDaysQuery(options: DaysOptions): Omit<DaysQuery, 'firstDay' | 'endDay'> {
+  const { homeZone, workingPattern } = useSettings();
+  const {
+    hiddenCalendarIds = NO_CALENDARS,
+    filter = NO_FILTER,
+    withoutCancelled = false,
+    zone = homeZone,
+  } = options;
+  return { zone, hiddenCalendarIds, filter, withoutCancelled, workingPattern };
+}
+
 /**
- * What occurs on a half-open range of days, in the home zone if no other is given. The ranges before and after are fetched ahead, so that a
- * step finds its answer waiting.
+ * What occurs on a half-open range of days, in the home zone if no other is given. With the ranges before and after
+ * named, they are fetched ahead, so that a step finds its answer waiting.
  */
 export function useDays(
   firstDay: number,
   endDay: number,
-  options: { hiddenCalendarIds?: readonly string[]; stepDays?: number; zone?: string } = {},
+  options: DaysOptions & { neighbours?: readonly { first: number; end: number }[] } = {},
 ): {
   answer: DaysAnswer | undefined;
   isLoading: boolean;
@@ -40,37 +60,17 @@ export function useDays(
 } {
   const { store } = useOpenStore();
   const version = useSnapshot((snapshot) => snapshot.version);
-  const { homeZone, workingPattern } = useSettings();
-  const { hiddenCalendarIds = NO_CALENDARS, stepDays, zone = homeZone } = options;
+  const query = useDaysQuery(options);
   const result = useQuery({
-    ...daysOptions(store, version, { firstDay, endDay, zone, hiddenCalendarIds, workingPattern }),
+    ...daysOptions(store, version, { ...query, firstDay, endDay }),
     placeholderData: keepPreviousData,
   });
   const client = useQueryClient();
+  const { neighbours } = options;
+  const key = neighbours && !result.isPlaceholderData ? JSON.stringify([neighbours, query]) : undefined;
   useEffect(() => {
-    if (!stepDays || result.isPlaceholderData) return;
-    for (const by of [stepDays, -stepDays])
-      void client.prefetchQuery(
-        daysOptions(store, version, {
-          firstDay: firstDay + by,
-          endDay: endDay + by,
-          zone,
-          hiddenCalendarIds,
-          workingPattern,
-        }),
-      );
-  }, [
-    client,
-    store,
-    version,
-    firstDay,
-    endDay,
-    zone,
-    hiddenCalendarIds,
-    workingPattern,
-    stepDays,
-    result.isPlaceholderData,
-  ]);
+    if (key !== undefined) prefetch(client, store, version, key);
+  }, [client, store, version, key]);
   return {
     answer: result.data,
     isLoading: result.isPending,
@@ -78,4 +78,13 @@ export function useDays(
     failed: result.isError,
     retry: () => void result.refetch(),
   };
+}
+
+function prefetch(client: QueryClient, store: Store, version: number, key: string): void {
+  const [neighbours, query] = JSON.parse(key) as [
+    { first: number; end: number }[],
+    Omit<DaysQuery, 'firstDay' | 'endDay'>,
+  ];
+  for (const { first, end } of neighbours)
+    void client.prefetchQuery(daysOptions(store, version, { ...query, firstDay: first, endDay: end }));
 }

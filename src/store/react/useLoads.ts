@@ -2,7 +2,8 @@ import { keepPreviousData, useQueries } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
 import { BLOCK_WEEKS, blocksOf } from '@/core/layout/loadStrip';
 import type { DayLoad } from '@/core/schedule/load';
-import { useOpenStore, useSettings, useSnapshot } from './StoreContext';
+import { useOpenStore, useSnapshot } from './StoreContext';
+import { type DaysOptions, useDaysQuery } from './useDays';
 
 /**
  * How booked the days of some weeks are, by day number, in the home zone. Asked for in blocks of weeks, so that moving on
@@ -11,23 +12,16 @@ import { useOpenStore, useSettings, useSnapshot } from './StoreContext';
 export function useLoads(
   firstWeek: number,
   weeks: number,
-  hiddenCalendarIds: readonly string[],
+  options: Omit<DaysOptions, 'zone'>,
 ): ReadonlyMap<number, DayLoad> {
   const { store } = useOpenStore();
   // The days in sight are asked for first: the strip follows a change when the engine is free again.
   const version = useDeferredValue(useSnapshot((snapshot) => snapshot.version));
-  const { homeZone: zone, workingPattern } = useSettings();
+  const query = useDaysQuery(options);
   const results = useQueries({
     queries: blocksOf(firstWeek, weeks).map((firstDay) => ({
-      queryKey: ['loads', version, firstDay, zone, hiddenCalendarIds, workingPattern],
-      queryFn: () =>
-        store.engine.loads({
-          firstDay,
-          endDay: firstDay + BLOCK_WEEKS * 7,
-          zone,
-          hiddenCalendarIds,
-          workingPattern,
-        }),
+      queryKey: ['loads', version, firstDay, query],
+      queryFn: () => store.engine.loads({ ...query, firstDay, endDay: firstDay + BLOCK_WEEKS * 7 }),
       placeholderData: keepPreviousData,
       gcTime: 60_000,
       staleTime: Infinity,

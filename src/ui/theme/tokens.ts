@@ -1,3 +1,5 @@
+import type { LoadLevel } from '@/core/layout/yearMonths';
+
 /** Every size and neutral colour of the interface. Components name these and hold no numbers of their own for them. */
 export const fontFamilies = {
   text: 'Atkinson Hyperlegible Next',
@@ -28,8 +30,12 @@ export const sizes = {
   dayHead: 36,
   ribbon: 26,
   fold: 28,
-  hour: 46,
-  hourAtMost: 60,
+  /** Pixels of an hour, at the least and where there is room, and of the finest grid step. */
+  hourHeights: {
+    compact: { least: 34, most: 44, step: 6 },
+    regular: { least: 46, most: 60, step: 9 },
+    roomy: { least: 72, most: 96, step: 12 },
+  },
   entryLine: 52,
 } as const;
 
@@ -37,6 +43,10 @@ export const sizes = {
 export const WIDE = 900;
 /** From this width on the desk fits beside the view without hiding it. */
 export const DESK_BESIDE = 1100;
+/** From this width of Plan on, all of its tools stand in the title row. */
+export const ALL_TOOLS = 1060;
+/** What the switch of views needs beside the title and the steps. */
+export const VIEW_SWITCH = 820;
 
 export interface NeutralColours {
   page: string;
@@ -56,6 +66,8 @@ export interface NeutralColours {
   scrim: string;
   /** Lines on the primary colour. */
   onPrimaryLine: string;
+  /** How booked a day is: grounds from quiet to full, and the ink on each. */
+  heat: Record<LoadLevel, { background: string; ink: string }>;
 }
 
 export const lightColours: NeutralColours = {
@@ -73,6 +85,14 @@ export const lightColours: NeutralColours = {
   shade: '#17211D0D',
   scrim: '#17211D66',
   onPrimaryLine: '#FFFFFF66',
+  heat: {
+    none: { background: '#E8ECE7', ink: '#52605A' },
+    'under-quarter': { background: '#C9DED7', ink: '#24423B' },
+    half: { background: '#9DC4B9', ink: '#17211D' },
+    'three-quarters': { background: '#45786D', ink: '#FFFFFF' },
+    full: { background: '#1F5F54', ink: '#FFFFFF' },
+    over: { background: '#9A5B00', ink: '#FFFFFF' },
+  },
 };
 
 export const darkColours: NeutralColours = {
@@ -90,4 +110,12 @@ export const darkColours: NeutralColours = {
   shade: '#FFFFFF0D',
   scrim: '#00000099',
   onPrimaryLine: '#FFFFFF66',
+  heat: {
+    none: { background: '#222B26', ink: '#A3B1A9' },
+    'under-quarter': { background: '#1E3B35', ink: '#CFE3DB' },
+    half: { background: '#225A50', ink: '#FFFFFF' },
+    'three-quarters': { background: '#2F7A6C', ink: '#FFFFFF' },
+    full: { background: '#8CCBBC', ink: '#0E1C18' },
+    over: { background: '#F2B134', ink: '#1B1403' },
+  },
 };

@@ -5,8 +5,9 @@ import type { Calendar } from '@/core/model/calendar';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
 import { EntryCard } from './EntryCard';
-import { useGhost } from './ghost';
+import { useGhost } from '../grid/ghost';
 
 interface DayColumnProps {
   cards: readonly DayCard[];
@@ -16,6 +17,12 @@ interface DayColumnProps {
   /** The colour of the calendar whose all-day entry takes the day. */
   wash: string | undefined;
   dayOff: boolean;
+  /** Minutes that the day has not: its clock skips them, or only another shown day has them. */
+  missing: { readonly from: number; readonly to: number } | undefined;
+  /** Minutes between the finer lines. */
+  gridStep: number;
+  /** Entries that end before this instant are shown faded. */
+  fadeBefore: number | undefined;
   /** Minutes of the day that are over, of today only. */
   nowMinute: number | undefined;
   selected: ReadonlySet<string>;
@@ -32,6 +39,9 @@ export const DayColumn = memo(function DayColumn({
   calendars,
   wash,
   dayOff,
+  missing,
+  gridStep,
+  fadeBefore,
   nowMinute,
   selected,
   tabbableKey,
@@ -45,10 +55,17 @@ export const DayColumn = memo(function DayColumn({
   const lines = useMemo(
     () =>
       webStyle({
-        backgroundImage: `linear-gradient(to bottom, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
-        backgroundSize: `100% ${scale.hourHeight}px`,
+        backgroundImage: [
+          `linear-gradient(to bottom, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
+          ...(gridStep < 60
+            ? [`linear-gradient(to bottom, ${colours.shade} ${hairline}px, transparent ${hairline}px)`]
+            : []),
+        ].join(', '),
+        backgroundSize: [scale.hourHeight, (scale.hourHeight * gridStep) / 60]
+          .map((height) => `100% ${height}px`)
+          .join(', '),
       }),
-    [colours.line, scale.hourHeight],
+    [colours.line, colours.shade, scale.hourHeight, gridStep],
   );
   return (
     <View style={[styles.column, { width, height: hoursHeight(scale), borderColor: colours.line }]}>
@@ -77,6 +94,24 @@ export const DayColumn = memo(function DayColumn({
         pointerEvents="none"
         style={[styles.fill, lines, { top, height: minuteToY(scale, drawn.to) - top }]}
       />
+      {missing && missing.to > drawn.from && missing.from < drawn.to ? (
+        <View
+          testID="missing-hour"
+          aria-label={words.plan.missingHour}
+          role="note"
+          style={[
+            styles.fill,
+            {
+              top: minuteToY(scale, missing.from),
+              height: minuteToY(scale, missing.to) - minuteToY(scale, missing.from),
+              backgroundColor: colours.page,
+            },
+            webStyle({
+              backgroundImage: `repeating-linear-gradient(135deg, transparent 0 6px, ${colours.line} 6px 8px)`,
+            }),
+          ]}
+        />
+      ) : null}
       {cards.map((card) => (
         <EntryCard
           key={card.occurrence.key}
@@ -86,6 +121,7 @@ export const DayColumn = memo(function DayColumn({
           selected={selected.has(card.occurrence.key)}
           tabbable={tabbableKey === card.occurrence.key}
           lifted={liftedKey === card.occurrence.key}
+          faded={fadeBefore !== undefined && card.occurrence.end <= fadeBefore}
           zoneName={zoneName}
           fontsLoaded={fontsLoaded}
         />

@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import type { DayCard } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
-import type { Occurrence } from '@/core/schedule/occurrence';
 import { fitWords } from '@/core/layout/fitWords';
 import { instantToWall } from '@/core/time/zones';
 import { timeRangeText, timeText } from '@/ui/dates';
@@ -12,22 +11,8 @@ import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { occurrenceLabel } from './occurrenceLabel';
-
-/** How an occurrence's availability looks: its paper (filled, dashed, outline). */
-export function usePaper(occurrence: Pick<Occurrence, 'availability' | 'status'>, colour: string) {
-  const { colours, calendar } = useTheme();
-  const tones = calendar(colour);
-  const isEmpty = occurrence.availability === 'free' || occurrence.status === 'cancelled';
-  return {
-    tones,
-    paper: {
-      backgroundColor: isEmpty ? colours.card : tones.tint,
-      borderColor: isEmpty || occurrence.availability === 'tentative' ? tones.band : tones.tint,
-      borderStyle: occurrence.availability === 'tentative' ? ('dashed' as const) : ('solid' as const),
-    },
-  };
-}
+import { occurrenceLabel } from '../grid/occurrenceLabel';
+import { usePaper } from '../grid/usePaper';
 
 const TEXT_LINE = 17;
 /** The width that the index tab takes from the first line, and the card's own padding. */
@@ -69,6 +54,8 @@ interface EntryCardProps {
   tabbable: boolean;
   /** Whether it is being dragged away from here. */
   lifted: boolean;
+  /** Whether it is over, and shown so. */
+  faded: boolean;
   /** What the person calls a zone. */
   zoneName: (zone: string) => string;
   /** Changes when the fonts have loaded and texts are to be set anew. */
@@ -83,12 +70,13 @@ export const EntryCard = memo(function EntryCard({
   selected,
   tabbable,
   lifted,
+  faded,
   zoneName,
 }: EntryCardProps) {
   const { occurrence, across, top, height } = card;
   const { colours } = useTheme();
   const colour = calendar?.colour ?? 'slate';
-  const { tones, paper } = usePaper(occurrence, colour);
+  const { tones, paper } = usePaper()(occurrence, colour);
   const width = Math.max(4, across.width * columnWidth - 3);
   const label = occurrenceLabel(occurrence, calendar);
   const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
@@ -136,7 +124,7 @@ export const EntryCard = memo(function EntryCard({
         height: height - 2,
         left: across.left * columnWidth + 1,
         width,
-        opacity: lifted ? 0.35 : undefined,
+        opacity: lifted ? 0.35 : faded ? 0.6 : undefined,
       }}
     >
       {text &&

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { hoursHeight, type HoursScale, minuteToY } from '@/core/layout/hours';
+import { hoursHeight, type HoursScale, minuteToY, scaleMinute } from '@/core/layout/hours';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { lengthText, timeRangeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
@@ -7,18 +7,19 @@ import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { type Ghost, useGhost } from './ghost';
+import { type Ghost, useGhost } from '../grid/ghost';
+import type { HoursColumn } from './hoursColumn';
 
 /** The dashed card of a drag or a draft, over the hours or the ribbons. */
 export function GhostLayer({
   part,
-  days,
+  columns,
   columnWidth,
   scale,
   draft,
 }: {
   part: 'hours' | 'ribbons';
-  days: readonly number[];
+  columns: readonly HoursColumn[];
   columnWidth: number;
   scale: HoursScale;
   draft: Ghost | null;
@@ -29,7 +30,9 @@ export function GhostLayer({
   if (part === 'ribbons') {
     const first = Math.floor(ghost.startWall / DAY);
     const end = Math.max(first + 1, Math.ceil(ghost.endWall / DAY));
-    const shown = days.map((day, index) => ({ day, index })).filter(({ day }) => day >= first && day < end);
+    const shown = columns
+      .map((column, index) => ({ ...column, index }))
+      .filter(({ day, calendarId }) => day >= first && day < end && isIts(calendarId, ghost));
     const from = shown[0]?.index;
     if (from === undefined) return null;
     const width = shown.length * columnWidth - 3;
@@ -42,15 +45,17 @@ export function GhostLayer({
   }
   return (
     <>
-      {days.map((day, index) => {
-        const from = (ghost.startWall - day * DAY) / MINUTE;
-        const to = (ghost.endWall - day * DAY) / MINUTE;
-        if (from >= 1440 || to <= 0) return null;
+      {columns.map(({ day, calendarId }, index) => {
+        const wallFrom = (ghost.startWall - day * DAY) / MINUTE;
+        const wallTo = (ghost.endWall - day * DAY) / MINUTE;
+        if (wallFrom >= 1440 || wallTo <= 0 || !isIts(calendarId, ghost)) return null;
+        const from = scaleMinute(scale, wallFrom);
+        const to = scaleMinute(scale, wallTo);
         const top = Math.min(minuteToY(scale, from), hoursHeight(scale) - 20);
         const height = Math.max(20, minuteToY(scale, to) - top);
         return (
           <GhostCard
-            key={day}
+            key={index}
             ghost={ghost}
             style={{ top, height, left: index * columnWidth + 1, width: columnWidth - 3 }}
           />
@@ -60,7 +65,10 @@ export function GhostLayer({
   );
 }
 
-function GhostCard({
+const isIts = (calendarId: string | undefined, ghost: Ghost): boolean =>
+  calendarId === undefined || calendarId === ghost.calendarId;
+
+export function GhostCard({
   ghost,
   style,
 }: {

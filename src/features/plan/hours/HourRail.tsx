@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { drawnMinutes, hoursHeight, type HoursScale, minuteToY } from '@/core/layout/hours';
+import { drawnMinutes, hoursHeight, type HoursScale, minuteToY, wallMinute } from '@/core/layout/hours';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -22,7 +22,7 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
           tone={nowMinute !== undefined && minute + 60 <= nowMinute ? 'quiet' : 'ink'}
           style={[styles.hour, { top: minuteToY(scale, minute) + (minute === drawn.from ? 1 : -8) }]}
         >
-          {timeText(minute * 60_000)}
+          {timeText(wallMinute(scale, minute) * 60_000)}
         </AppText>
       ))}
       {nowMinute === undefined ? null : (

@@ -1,13 +1,27 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { drawnMinutes, hoursHeight, layoutDay, minuteToY } from '@/core/layout/hours';
-import { layoutRibbons } from '@/core/layout/ribbons';
+import {
+  dayMinutes,
+  drawnMinutes,
+  hoursHeight,
+  type HoursScale,
+  layoutDay,
+  minuteOfInstant,
+  minuteToY,
+  missingMinutes,
+  scaleMinute,
+  wallMinute,
+  yToMinute,
+} from '@/core/layout/hours';
+import { layoutRibbons, type Ribbon } from '@/core/layout/ribbons';
 import type { Calendar } from '@/core/model/calendar';
-import { daysOf, isRibbon, takesTime } from '@/core/schedule/occurrence';
+import type { RowHeight } from '@/core/model/look';
+import { daysOf, isRibbon, type Occurrence, takesTime } from '@/core/schedule/occurrence';
+import { clockChangeOn } from '@/core/time/clockChange';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { hoursInZone, patternHours, workingDay } from '@/core/time/workingPattern';
 import type { DaysAnswer } from '@/store';
-import { useNowWall, useSettings } from '@/store';
+import { useNow, useNowWall, useSettings } from '@/store';
 import { rangeText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -16,22 +30,27 @@ import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
+import { CalendarHead } from './CalendarHead';
 import { DayColumn } from './DayColumn';
 import { DayHead } from './DayHead';
 import { FoldBand } from './FoldBand';
-import { type Ghost, setGhost, useGhost } from './ghost';
+import { type Ghost, setGhost, useGhost } from '../grid/ghost';
 import { GhostLayer } from './GhostLayer';
 import { HourRail } from './HourRail';
+import type { HoursColumn } from './hoursColumn';
 import { RailHeads, shownRails, ZoneRailColumn } from './ZoneRails';
-import { RibbonCard } from './RibbonCard';
-import { type GridActions, useGridDrag } from './useGridDrag';
-import { useCardKeys } from './useCardKeys';
+import { RibbonCard } from '../grid/RibbonCard';
+import { type GridActions, useGridDrag } from '../grid/useGridDrag';
+import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
 
 /** Rows of ribbons that are shown before they are unfolded. */
 const FEW_RIBBONS = 2;
 
 interface HoursViewProps {
-  days: readonly number[];
+  columns: readonly HoursColumn[];
+  gridStep: number;
+  rowHeight: RowHeight;
+  fadePast: boolean;
   /** The zone that the hours are shown in. */
   zone: string;
   answer: DaysAnswer | undefined;
@@ -44,7 +63,10 @@ interface HoursViewProps {
 
 /** Days side by side with their hours down: heads, ribbons, and cards in columns. */
 export function HoursView({
-  days,
+  columns,
+  gridStep,
+  rowHeight,
+  fadePast,
   zone,
   answer,
   calendars,
@@ -56,6 +78,8 @@ export function HoursView({
   const { colours } = useTheme();
   const settings = useSettings();
   const { workingPattern, homeZone } = settings;
+  const days = useMemo(() => columns.map(({ day }) => day), [columns]);
+  const changes = useMemo(() => days.map((day) => clockChangeOn(zone, day)), [days, zone]);
   const firstDay = days[0]!;
   const zoneName = useCallback((of: string) => zoneLabel(settings, of), [settings]);
   const nowWall = useNowWall(zone);
@@ -72,18 +96,26 @@ export function HoursView({
   const rails = shownRails(settings, zone, width, days.length);
   const railsWidth = sizes.hourRail + rails.length * sizes.zoneRail;
   const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
-  const scale = useMemo(() => {
-    const hours = hoursInZone(patternHours(workingPattern), homeZone, zone, firstDay);
+  const scale = useMemo((): HoursScale => {
+    const back = changes.find((change) => change?.kind === 'repeated');
+    const repeated = back && { at: back.at, length: back.length };
+    const pattern = hoursInZone(patternHours(workingPattern), homeZone, zone, firstDay);
+    const hours = {
+      from: scaleMinute({ repeated }, pattern.from),
+      to: scaleMinute({ repeated }, pattern.to),
+    };
+    const isWhole = pattern.to >= 1440;
     // With both folds closed the hours fill the view, as far as they stay dense.
     const fitting = Math.floor((viewportHeight - 2 * sizes.fold - 1) / ((hours.to - hours.from) / 60));
     return {
       ...hours,
       foldedBefore: !open.before && hours.from > 0,
-      foldedAfter: !open.after && hours.to < 1440,
-      hourHeight: Math.min(sizes.hourAtMost, Math.max(sizes.hour, fitting)),
+      foldedAfter: !open.after && !isWhole,
+      hourHeight: hourHeight(rowHeight, gridStep, fitting),
       foldHeight: sizes.fold,
+      ...(repeated ? { repeated } : {}),
     };
-  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay]);
+  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay, changes, rowHeight, gridStep]);
   const calendarsById = useMemo(
     () => new Map(calendars.map((calendar) => [calendar.id, calendar])),
     [calendars],
@@ -92,17 +124,17 @@ export function HoursView({
 
   const layout = useMemo(() => {
     const occurrences = answer?.occurrences ?? [];
-    const ribbons = layoutRibbons(occurrences.filter(isRibbon), days);
-    const columns = days.map((day) => {
+    const ribbons = ribbonsOver(occurrences, columns);
+    const laidOut = columns.map(({ day, calendarId }, index) => {
       const onDay = occurrences.filter((occurrence) => {
         const { first, end } = daysOf(occurrence);
-        return first <= day && day < end;
+        return first <= day && day < end && isIn(occurrence, calendarId);
       });
       const washing = onDay.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
-      return { day, washing, ...layoutDay(onDay, day, scale) };
+      return { day, washing, ...layoutDay(onDay, day, scale, changes[index]) };
     });
-    return { ribbons, columns, rows: Math.max(0, ...ribbons.map((ribbon) => ribbon.row + 1)) };
-  }, [answer, days, scale]);
+    return { ribbons, columns: laidOut, rows: Math.max(0, ...ribbons.map((ribbon) => ribbon.row + 1)) };
+  }, [answer, columns, scale, changes]);
 
   const byKey = useMemo(
     () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
@@ -121,22 +153,40 @@ export function HoursView({
   useGridDrag(
     {
       frame: frame as unknown as React.RefObject<HTMLElement | null>,
-      hours: hours as unknown as React.RefObject<HTMLElement | null>,
       scroller: scroller as unknown as React.RefObject<HTMLElement | null>,
     },
     {
-      days,
-      columnWidth,
-      scale,
+      pointAt: (x, y) => {
+        const box = (hours.current as unknown as HTMLElement).getBoundingClientRect();
+        const { top } = (scroller.current as unknown as HTMLElement).getBoundingClientRect();
+        const at = Math.floor((x - box.left) / columnWidth);
+        const column = columns[Math.min(columns.length - 1, Math.max(0, at))]!;
+        return {
+          ...column,
+          minute: wallMinute(scale, yToMinute(scale, y - box.top)),
+          overRibbons: y < top,
+        };
+      },
+      gridStep,
+      timeAxis: 'down',
       occurrence: (key) => byKey.get(key),
       calendar: (id) => calendarsById.get(id),
       draftCalendar,
     },
     actions,
   );
+  const order = useMemo((): CardOrder => {
+    const lists = layout.columns.map((column, index) => [
+      ...layout.ribbons.filter((ribbon) => ribbon.from === index).map((ribbon) => ribbon.occurrence.key),
+      ...[...column.cards]
+        .sort((a, b) => a.top - b.top || a.across.left - b.across.left)
+        .map((card) => card.occurrence.key),
+    ]);
+    return { lists, along: 'down' };
+  }, [layout]);
   const onCardKey = useCardKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
-    layout,
+    order,
     actions,
     answer,
   );
@@ -152,7 +202,8 @@ export function HoursView({
   const hiddenRibbons = layout.ribbons.filter((ribbon) => ribbon.row >= shownRows).length;
   const ribbonHeight = Math.max(shownRows, 1) * sizes.ribbon + 4;
   const drawn = drawnMinutes(scale);
-  const nowMinute = (nowWall - today * DAY) / MINUTE;
+  const now = useNow();
+  const nowMinute = minuteOfInstant(scale, today, nowWall, now, changes[days.indexOf(today)]);
   const showsToday = days.includes(today);
   const isWholeDay = scale.from === 0;
   const hasHeight = viewportHeight > 0;
@@ -179,17 +230,21 @@ export function HoursView({
         <RailHeads rails={rails} zone={zone} days={days} />
         <View style={styles.heads}>
           {width > 0 &&
-            days.map((day) => (
-              <DayHead
-                key={day}
-                day={day}
-                isToday={day === today}
-                // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
-                load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
-                working={workingDay(workingPattern, day)}
-                width={columnWidth}
-              />
-            ))}
+            columns.map(({ day, calendarId }) =>
+              calendarId === undefined ? (
+                <DayHead
+                  key={day}
+                  day={day}
+                  isToday={day === today}
+                  // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
+                  load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
+                  working={workingDay(workingPattern, day)}
+                  width={columnWidth}
+                />
+              ) : (
+                <CalendarHead key={calendarId} calendar={calendarsById.get(calendarId)} width={columnWidth} />
+              ),
+            )}
         </View>
       </View>
       <View style={[styles.ribbons, { height: ribbonHeight, borderColor: colours.line }]}>
@@ -208,9 +263,9 @@ export function HoursView({
           ) : null}
         </View>
         <View style={styles.fill}>
-          {days.map((day, index) => (
+          {columns.map((_, index) => (
             <View
-              key={day}
+              key={index}
               style={[styles.ribbonLine, { left: index * columnWidth, borderColor: colours.line }]}
             />
           ))}
@@ -224,9 +279,16 @@ export function HoursView({
                 calendar={calendarsById.get(ribbon.occurrence.calendarId)}
                 selected={selected.has(ribbon.occurrence.key)}
                 tabbable={tabKey === ribbon.occurrence.key}
+                faded={fadePast && ribbon.occurrence.end <= now}
               />
             ))}
-          <GhostLayer part="ribbons" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
+          <GhostLayer
+            part="ribbons"
+            columns={columns}
+            columnWidth={columnWidth}
+            scale={scale}
+            draft={draft}
+          />
         </View>
       </View>
       <ScrollView
@@ -248,15 +310,18 @@ export function HoursView({
           <HourRail scale={scale} nowMinute={showsToday ? nowMinute : undefined} />
           <View ref={hours} style={styles.columns}>
             {width > 0 &&
-              layout.columns.map(({ day, cards, washing }) => (
+              layout.columns.map(({ day, cards, washing }, index) => (
                 <DayColumn
-                  key={day}
+                  key={index}
                   cards={cards}
                   width={columnWidth}
                   scale={scale}
                   calendars={calendarsById}
                   wash={washing && calendarsById.get(washing.calendarId)?.colour}
                   dayOff={workingDay(workingPattern, day).spans.length === 0}
+                  missing={missingMinutes(scale, changes[index])}
+                  gridStep={gridStep}
+                  fadeBefore={fadePast ? now : undefined}
                   nowMinute={day === today ? nowMinute : undefined}
                   selected={selected}
                   tabbableKey={tabKey}
@@ -264,12 +329,18 @@ export function HoursView({
                   fontsLoaded={fontsLoaded}
                 />
               ))}
-            <GhostLayer part="hours" days={days} columnWidth={columnWidth} scale={scale} draft={draft} />
+            <GhostLayer
+              part="hours"
+              columns={columns}
+              columnWidth={columnWidth}
+              scale={scale}
+              draft={draft}
+            />
           </View>
         </View>
         {scale.from === 0 ? null : open.before ? (
           <RefoldButton
-            time={timeText(scale.from * MINUTE)}
+            time={timeText(wallMinute(scale, scale.from) * MINUTE)}
             before
             left={rails.length * sizes.zoneRail}
             top={minuteToY(scale, scale.from) - sizes.target}
@@ -278,7 +349,7 @@ export function HoursView({
         ) : (
           <FoldBand
             edge="before"
-            minute={scale.from}
+            minute={wallMinute(scale, scale.from)}
             hidden={layout.columns.map((column) => column.hiddenBefore)}
             railsWidth={railsWidth}
             columnWidth={columnWidth}
@@ -286,9 +357,9 @@ export function HoursView({
             onPress={() => setOpen({ ...open, before: true })}
           />
         )}
-        {scale.to === 1440 ? null : open.after ? (
+        {scale.to >= dayMinutes(scale) ? null : open.after ? (
           <RefoldButton
-            time={timeText(scale.to * MINUTE)}
+            time={timeText(wallMinute(scale, scale.to) * MINUTE)}
             before={false}
             left={rails.length * sizes.zoneRail}
             top={minuteToY(scale, scale.to)}
@@ -297,7 +368,7 @@ export function HoursView({
         ) : (
           <FoldBand
             edge="after"
-            minute={scale.to}
+            minute={wallMinute(scale, scale.to)}
             hidden={layout.columns.map((column) => column.hiddenAfter)}
             railsWidth={railsWidth}
             columnWidth={columnWidth}
@@ -307,6 +378,31 @@ export function HoursView({
         )}
       </ScrollView>
     </View>
+  );
+}
+
+/** Pixels of an hour by the chosen height of rows; a finer grid has taller hours, so that its lines can be told apart. */
+function hourHeight(rowHeight: RowHeight, gridStep: number, fitting: number): number {
+  const { least, most, step } = sizes.hourHeights[rowHeight];
+  return Math.max(Math.min(most, Math.max(least, fitting)), (60 / gridStep) * step);
+}
+
+const isIn = (occurrence: Occurrence, calendarId: string | undefined): boolean =>
+  calendarId === undefined || occurrence.calendarId === calendarId;
+
+/** Ribbons over the days, or, where each column is a calendar, in the column of theirs. */
+function ribbonsOver(occurrences: readonly Occurrence[], columns: readonly HoursColumn[]): Ribbon[] {
+  const whole = occurrences.filter(isRibbon);
+  if (columns.every(({ calendarId }) => calendarId === undefined))
+    return layoutRibbons(
+      whole,
+      columns.map(({ day }) => day),
+    );
+  return columns.flatMap(({ day, calendarId }, index) =>
+    layoutRibbons(
+      whole.filter((occurrence) => isIn(occurrence, calendarId)),
+      [day],
+    ).map((ribbon) => ({ ...ribbon, from: index, to: index + 1 })),
   );
 }
 

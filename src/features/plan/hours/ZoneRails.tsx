@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { drawnMinutes, hoursHeight, type HoursScale, minuteToY } from '@/core/layout/hours';
+import { drawnMinutes, hoursHeight, type HoursScale, minuteToY, scaleMinute } from '@/core/layout/hours';
 import { dateChange, differenceChange, railLines } from '@/core/layout/zoneRails';
 import type { Settings, ZoneRail } from '@/core/model/settings';
 import { usePlanAddress } from '@/features/workspace';
@@ -98,7 +98,10 @@ export function ZoneRailColumn({
   const { colours } = useTheme();
   const drawn = drawnMinutes(scale);
   const minutes = [];
-  for (let minute = drawn.from; minute < drawn.to; minute += 60) minutes.push(minute);
+  // An hour that a clock change repeats is said once.
+  for (let minute = drawn.from; minute < drawn.to - (scale.repeated?.length ?? 0); minute += 60)
+    minutes.push(minute);
+  const y = (minute: number) => minuteToY(scale, scaleMinute(scale, minute));
   const date = dateChange(viewZone, rail.zone, day, drawn.from, drawn.to);
   return (
     <View style={[styles.column, { height: hoursHeight(scale) }]} aria-hidden testID="zone-rail">
@@ -109,13 +112,13 @@ export function ZoneRailColumn({
           figures
           tone={minute === date?.minute ? 'accent' : 'quiet'}
           weight={minute === date?.minute ? '700' : '400'}
-          style={[styles.hour, { top: minuteToY(scale, minute) + (minute === drawn.from ? 1 : -8) }]}
+          style={[styles.hour, { top: y(minute) + (minute === drawn.from ? 1 : -8) }]}
         >
           {minute === date?.minute ? weekdayText(date.day) : timeText(wall)}
         </AppText>
       ))}
       {date ? (
-        <View style={[styles.date, { top: minuteToY(scale, date.minute), borderColor: colours.accent }]}>
+        <View style={[styles.date, { top: y(date.minute), borderColor: colours.accent }]}>
           {date.minute % 60 === 0 ? null : (
             <AppText size="small" weight="700" tone="accent" style={styles.dateText}>
               {weekdayText(date.day)}

@@ -3,7 +3,7 @@ import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
 import { firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE, startOfWeek } from '@/core/time/civil';
-import { useLoads } from '@/store';
+import { type DaysOptions, useLoads } from '@/store';
 import { dateText, lengthText, weekLabelText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
@@ -16,18 +16,19 @@ interface LoadStripProps {
   /** The shown day numbers, ascending. */
   days: readonly number[];
   today: number;
-  hidden: readonly string[];
+  options: DaysOptions;
   /** Goes to the week of a day. */
   onWeek: (day: number) => void;
   /** Shows exactly some days. */
   onDays: (first: number, count: number) => void;
+  goToToday: () => void;
 }
 
 /**
  * A ribbon of weeks, each day a bar as tall as its booked share. Press a week to go there, drag over days to show exactly
  * those; wheel and swipe move it, and with the keyboard it is a slider of weeks.
  */
-export function LoadStrip({ days, today, hidden, onWeek, onDays }: LoadStripProps) {
+export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: LoadStripProps) {
   const { colours } = useTheme();
   const [width, setWidth] = useState(0);
   const weeks = weeksIn(width);
@@ -41,7 +42,7 @@ export function LoadStrip({ days, today, hidden, onWeek, onDays }: LoadStripProp
       ? moved.firstWeek
       : firstWeekFor(base?.weeks === weeks ? base.firstWeek : undefined, weeks, { first, last });
   if (width > 0 && (base?.firstWeek !== firstWeek || base.weeks !== weeks)) setBase({ firstWeek, weeks });
-  const loads = useLoads(firstWeek, weeks, hidden);
+  const loads = useLoads(firstWeek, weeks, options);
   const frame = useRef<View>(null);
   const [selection, setSelection] = useState<{ first: number; last: number } | null>(null);
   useStripGestures(frame as unknown as React.RefObject<HTMLElement | null>, {
@@ -79,7 +80,8 @@ export function LoadStrip({ days, today, hidden, onWeek, onDays }: LoadStripProp
           if (event.altKey || event.ctrlKey || event.metaKey) return;
           event.preventDefault();
           event.stopPropagation();
-          onWeek(by === undefined ? today : first + 7 * by);
+          if (by === undefined) goToToday();
+          else onWeek(first + 7 * by);
         },
       })}
       // Up and down stays with the page; sideways is ours.

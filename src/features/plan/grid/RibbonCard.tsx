@@ -9,7 +9,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
-import { usePaper } from './EntryCard';
+import { usePaper } from './usePaper';
 import { useGhost } from './ghost';
 import { occurrenceLabel } from './occurrenceLabel';
 
@@ -19,6 +19,9 @@ interface RibbonCardProps {
   calendar: Calendar | undefined;
   selected: boolean;
   tabbable: boolean;
+  faded?: boolean;
+  /** Where its first row begins, in pixels. */
+  top?: number;
 }
 
 /** An all-day or long entry above the hours, over all its days; an end without a corner goes on. */
@@ -28,11 +31,13 @@ export const RibbonCard = memo(function RibbonCard({
   calendar,
   selected,
   tabbable,
+  faded = false,
+  top = 1,
 }: RibbonCardProps) {
   const { occurrence, row, from, to, continuesBefore, continuesAfter } = ribbon;
   const { colours } = useTheme();
   const colour = calendar?.colour ?? 'slate';
-  const { tones, paper } = usePaper(occurrence, colour);
+  const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const time = occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `;
   return (
@@ -48,10 +53,10 @@ export const RibbonCard = memo(function RibbonCard({
         webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),
         paper,
         {
-          top: row * sizes.ribbon + 1,
+          top: row * sizes.ribbon + top,
           left: from * columnWidth + 1,
           width: Math.max(8, (to - from) * columnWidth - 3),
-          opacity: lifted ? 0.35 : 1,
+          opacity: lifted ? 0.35 : faded ? 0.6 : 1,
         },
         continuesBefore ? styles.openLeft : null,
         continuesAfter ? styles.openRight : null,

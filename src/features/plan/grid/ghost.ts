@@ -7,6 +7,7 @@ export interface Ghost {
   readonly title: string;
   readonly colour: string;
   readonly mark: string;
+  readonly calendarId: string | undefined;
   /** Wall times; whole days for a ribbon. */
   readonly startWall: number;
   readonly endWall: number;

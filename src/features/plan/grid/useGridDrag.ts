@@ -1,14 +1,12 @@
 import { useDrag } from '@use-gesture/react';
 import { type RefObject, useEffect, useRef } from 'react';
-import { type HoursScale, snapMinute, yToMinute } from '@/core/layout/hours';
+import { snapMinute } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import type { Move } from '@/core/change/moveEntry';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 import { type Ghost, setGhost, useGhost } from './ghost';
 
-/** Minutes that a drag snaps to. */
-export const GRID_STEP = 15;
 /** A finger that has picked a card up and is lifted after so long selects it. */
 const LONG_PRESS = 230;
 /** A held finger may be followed by a click, which is not meant. */
@@ -20,17 +18,21 @@ const GRIP = 7;
 /** What the grid tells of a finished drag or press. */
 export interface GridActions {
   press: (key: string, options: { add: boolean }) => void;
-  pressEmpty: (startWall: number, allDay: boolean) => void;
-  draft: (startWall: number, endWall: number, allDay: boolean) => void;
+  pressEmpty: (startWall: number, allDay: boolean, calendarId?: string) => void;
+  draft: (startWall: number, endWall: number, allDay: boolean, calendarId?: string) => void;
   /** Answers whether the change was made. */
   move: (key: string, move: Move) => Promise<boolean>;
   copy: (key: string, move: Move) => void;
 }
 
+/** Where a view lies on the screen, and what in it. */
 export interface GridGeometry {
-  days: readonly number[];
-  columnWidth: number;
-  scale: HoursScale;
+  /** What lies at a point of the window. */
+  pointAt: (x: number, y: number) => Point;
+  /** Minutes that a drag snaps to. */
+  gridStep: number;
+  /** The way in which time runs; undefined where entries have no edges to take hold of. */
+  timeAxis: 'down' | 'across' | undefined;
   occurrence: (key: string) => Occurrence | undefined;
   calendar: (id: string) => Calendar | undefined;
   draftCalendar: Calendar | undefined;
@@ -38,15 +40,18 @@ export interface GridGeometry {
 
 interface Elements {
   frame: RefObject<HTMLElement | null>;
-  hours: RefObject<HTMLElement | null>;
   scroller: RefObject<HTMLElement | null>;
 }
 
-interface Point {
+export interface Point {
   readonly day: number;
-  /** Minutes of the day; unrounded. */
+  /** Minutes of the day on the wall clock; unrounded. */
   readonly minute: number;
   readonly overRibbons: boolean;
+  /** Whether the place says a day alone: an entry that is dropped there keeps its time. */
+  readonly dayOnly?: boolean;
+  /** The calendar whose column or lane it is. */
+  readonly calendarId?: string;
 }
 
 interface Pickup {
@@ -70,18 +75,6 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const dragged = useRef(false);
   const isDown = useRef(false);
 
-  const pointAt = (clientX: number, clientY: number): Point => {
-    const hours = elements.hours.current!.getBoundingClientRect();
-    const scroller = elements.scroller.current!.getBoundingClientRect();
-    const { days, columnWidth, scale } = geometry;
-    const column = Math.min(days.length - 1, Math.max(0, Math.floor((clientX - hours.left) / columnWidth)));
-    return {
-      day: days[column]!,
-      minute: yToMinute(scale, clientY - hours.top),
-      overRibbons: clientY < scroller.top,
-    };
-  };
-
   const pickUp = (touched: EventTarget | null, x: number, y: number, since = 0): Pickup => {
     const target = touched instanceof Element ? touched : null;
     const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="heading"]');
@@ -93,27 +86,29 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         ? 'none'
         : !occurrence
           ? 'draft'
-          : (edgeAt(card, occurrence, y) ?? 'move');
-    return { kind, occurrence, at: pointAt(x, y), since };
+          : (edgeAt(card, occurrence, geometry.timeAxis, { x, y }) ?? 'move');
+    return { kind, occurrence, at: geometry.pointAt(x, y), since };
   };
 
   const ghostOf = (point: Point, copy: boolean): Ghost | null => {
     const picked = pickup.current;
     if (!picked) return null;
     const { occurrence } = picked;
-    const calendar = occurrence ? geometry.calendar(occurrence.calendarId) : geometry.draftCalendar;
+    const own = occurrence?.calendarId ?? picked.at.calendarId;
+    const calendar = own === undefined ? geometry.draftCalendar : geometry.calendar(own);
     const base = {
       key: occurrence?.key,
       title: occurrence?.title ?? '',
       colour: calendar?.colour ?? 'slate',
       mark: calendar?.mark ?? '',
+      calendarId: calendar?.id,
       copy,
       settling: false,
     };
     const times =
       picked.kind === 'draft'
-        ? draftTimes(picked.at, point)
-        : occurrence && moveTimes(picked, occurrence, point);
+        ? draftTimes(picked.at, point, geometry.gridStep)
+        : occurrence && moveTimes(picked, occurrence, point, geometry.gridStep);
     return times ? { ...base, ...times } : null;
   };
 
@@ -121,7 +116,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     const picked = pickup.current!;
     if (!picked.occurrence) {
       setGhost(null);
-      actions.draft(ghost.startWall, ghost.endWall, ghost.allDay);
+      actions.draft(ghost.startWall, ghost.endWall, ghost.allDay, picked.at.calendarId);
       return;
     }
     const move = moveOf(picked, picked.occurrence, ghost);
@@ -164,9 +159,9 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
 
   // A press is a click: a quick tap never becomes a drag. The click that ends a drag is not meant.
   const press = useRef<(event: MouseEvent) => void>(() => undefined);
-  const hovered = useRef(geometry.occurrence);
+  const hovered = useRef(geometry);
   useEffect(() => {
-    hovered.current = geometry.occurrence;
+    hovered.current = geometry;
     press.current = (event) => {
       const wasDragged = dragged.current;
       dragged.current = false;
@@ -174,7 +169,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       const { kind, occurrence, at } = pickUp(event.target, event.clientX, event.clientY);
       if (kind === 'none') return;
       if (occurrence) actions.press(occurrence.key, { add: event.ctrlKey || event.metaKey });
-      else actions.pressEmpty(startOfPress(at), at.overRibbons);
+      else actions.pressEmpty(startOfPress(at, geometry.gridStep), at.overRibbons, at.calendarId);
     };
   });
   useEffect(() => {
@@ -196,9 +191,12 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     window.addEventListener('pointercancel', onUp, true);
     const onHover = (event: PointerEvent) => {
       const card = event.target instanceof Element ? event.target.closest<HTMLElement>('[data-key]') : null;
-      const occurrence = card?.dataset.key === undefined ? undefined : hovered.current(card.dataset.key);
-      if (card && occurrence)
-        card.style.cursor = edgeAt(card, occurrence, event.clientY) ? 'ns-resize' : 'grab';
+      const occurrence =
+        card?.dataset.key === undefined ? undefined : hovered.current.occurrence(card.dataset.key);
+      if (!card || !occurrence) return;
+      const { timeAxis } = hovered.current;
+      const edge = edgeAt(card, occurrence, timeAxis, { x: event.clientX, y: event.clientY });
+      card.style.cursor = !edge ? 'grab' : timeAxis === 'down' ? 'ns-resize' : 'ew-resize';
     };
     frame?.addEventListener('pointermove', onHover);
     frame?.addEventListener('pointerdown', onDown, true);
@@ -247,7 +245,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         return;
       }
       if (!moved && !last) return;
-      const ghost = ghostOf(pointAt(x, y), altKey && picked.kind === 'move');
+      const ghost = ghostOf(geometry.pointAt(x, y), altKey && picked.kind === 'move');
       if (last) {
         dragged.current = true;
         if (ghost && moved) drop(ghost, altKey);
@@ -269,46 +267,66 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
 }
 
 /** The edge of a card that a point takes hold of, if the card is tall enough to have edges. */
-function edgeAt(card: Element | null, occurrence: Occurrence, y: number): 'start' | 'end' | undefined {
-  if (!card || occurrence.allDay || occurrence.end - occurrence.start >= DAY) return undefined;
-  const { top, bottom, height } = card.getBoundingClientRect();
-  if (height >= 22 && bottom - y <= GRIP) return 'end';
-  return height >= 30 && y - top <= GRIP ? 'start' : undefined;
+function edgeAt(
+  card: Element | null,
+  occurrence: Occurrence,
+  axis: GridGeometry['timeAxis'],
+  at: { x: number; y: number },
+): 'start' | 'end' | undefined {
+  if (!card || !axis || occurrence.allDay || occurrence.end - occurrence.start >= DAY) return undefined;
+  const box = card.getBoundingClientRect();
+  const [length, toStart, toEnd] =
+    axis === 'down'
+      ? [box.height, at.y - box.top, box.bottom - at.y]
+      : [box.width, at.x - box.left, box.right - at.x];
+  if (length >= 22 && toEnd <= GRIP) return 'end';
+  return length >= 30 && toStart <= GRIP ? 'start' : undefined;
 }
 
-const startOfPress = (point: Point): number => point.day * DAY + Math.floor(point.minute / 30) * 30 * MINUTE;
+/** A press means the half hour that it falls into, or the coarser step of the grid. */
+function startOfPress(point: Point, gridStep: number): number {
+  const step = Math.max(30, gridStep);
+  return point.day * DAY + Math.floor(point.minute / step) * step * MINUTE;
+}
 
-function draftTimes(from: Point, to: Point): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
-  if (from.overRibbons)
+function draftTimes(
+  from: Point,
+  to: Point,
+  gridStep: number,
+): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
+  if (from.overRibbons || from.dayOnly)
     return {
       startWall: Math.min(from.day, to.day) * DAY,
       endWall: (Math.max(from.day, to.day) + 1) * DAY,
       allDay: true,
     };
-  const floor = (minute: number) => Math.floor(minute / GRID_STEP) * GRID_STEP;
+  const floor = (minute: number) => Math.floor(minute / gridStep) * gridStep;
   const a = from.day * DAY + floor(from.minute) * MINUTE;
   const b = from.day * DAY + floor(to.minute) * MINUTE;
-  return { startWall: Math.min(a, b), endWall: Math.max(a, b) + GRID_STEP * MINUTE, allDay: false };
+  return { startWall: Math.min(a, b), endWall: Math.max(a, b) + gridStep * MINUTE, allDay: false };
 }
 
 function moveTimes(
   picked: Pickup,
   occurrence: Occurrence,
   point: Point,
+  gridStep: number,
 ): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
   const { startWall, endWall } = occurrence;
   const length = endWall - startWall;
   const snap = (wall: number) => {
     const day = Math.floor(wall / DAY);
-    return day * DAY + snapMinute((wall - day * DAY) / MINUTE, GRID_STEP) * MINUTE;
+    return day * DAY + snapMinute((wall - day * DAY) / MINUTE, gridStep) * MINUTE;
   };
   const at = point.day * DAY + point.minute * MINUTE;
   if (picked.kind === 'end')
-    return { startWall, endWall: Math.max(startWall + GRID_STEP * MINUTE, snap(at)), allDay: false };
+    return { startWall, endWall: Math.max(startWall + gridStep * MINUTE, snap(at)), allDay: false };
   if (picked.kind === 'start')
-    return { startWall: Math.min(endWall - GRID_STEP * MINUTE, snap(at)), endWall, allDay: false };
+    return { startWall: Math.min(endWall - gridStep * MINUTE, snap(at)), endWall, allDay: false };
   const fromRibbon = picked.at.overRibbons;
   const days = (point.day - picked.at.day) * DAY;
+  if (picked.at.dayOnly)
+    return { startWall: startWall + days, endWall: endWall + days, allDay: occurrence.allDay };
   if (point.overRibbons || (fromRibbon && !occurrence.allDay)) {
     if (fromRibbon) return { startWall: startWall + days, endWall: endWall + days, allDay: true };
     const whole = Math.max(1, Math.ceil(length / DAY)) * DAY;
@@ -330,7 +348,7 @@ function moveOf(picked: Pickup, occurrence: Occurrence, ghost: Ghost): Move | un
       picked.kind === 'end' ? ghost.endWall - occurrence.endWall : ghost.startWall - occurrence.startWall;
     return by === 0 ? undefined : { kind: 'stretch', edge: picked.kind, by };
   }
-  const wasRibbon = picked.at.overRibbons;
+  const wasRibbon = picked.at.overRibbons || occurrence.allDay;
   if (ghost.allDay && !wasRibbon) return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY) };
   if (!ghost.allDay && wasRibbon) return { kind: 'to-hours', wall: ghost.startWall };
   const by = ghost.startWall - occurrence.startWall;

@@ -1,31 +1,33 @@
 import { type RefObject, useEffect, useRef } from 'react';
-import type { DayCard } from '@/core/layout/hours';
-import type { Ribbon } from '@/core/layout/ribbons';
 import { useWorkspace } from '@/features/workspace';
 import type { GridActions } from './useGridDrag';
 
-interface GridLayout {
-  readonly ribbons: readonly Ribbon[];
-  readonly columns: readonly { readonly day: number; readonly cards: readonly DayCard[] }[];
+/** How the cards of a view follow one another for the arrow keys. */
+export interface CardOrder {
+  /** The keys of the shown cards, a list for each day, column or lane. */
+  readonly lists: readonly (readonly string[])[];
+  /** The arrows that lead along a list; the others lead to the next list. */
+  readonly along: 'down' | 'across';
+  /** Whether the end of a list leads on to the list that lies so many further, and its beginning back. */
+  readonly runsOn?: number;
 }
 
-/** The keys of the shown cards, a list a day: its ribbons, then its cards by time. */
-function cardsByDay({ ribbons, columns }: GridLayout): string[][] {
-  return columns.map((column, index) => [
-    ...ribbons.filter((ribbon) => ribbon.from === index).map((ribbon) => ribbon.occurrence.key),
-    ...[...column.cards]
-      .sort((a, b) => a.top - b.top || a.across.left - b.across.left)
-      .map((card) => card.occurrence.key),
-  ]);
-}
-
-/** The card that an arrow key leads to: along the day, or to the nearest place in the next day that has one. */
-function neighbour(days: readonly (readonly string[])[], key: string, arrow: string): string | undefined {
+/** The card that an arrow key leads to: along its list, or to the nearest place in the next list that has one. */
+export function neighbour(order: CardOrder, key: string, arrow: string): string | undefined {
+  const { lists: days, along, runsOn } = order;
   const day = days.findIndex((cards) => cards.includes(key));
   const position = days[day]?.indexOf(key) ?? 0;
-  if (arrow === 'ArrowUp') return days[day]?.[position - 1];
-  if (arrow === 'ArrowDown') return days[day]?.[position + 1];
-  const step = arrow === 'ArrowRight' ? 1 : -1;
+  const isForward = arrow === 'ArrowDown' || arrow === 'ArrowRight';
+  const isAlong = (arrow === 'ArrowUp' || arrow === 'ArrowDown') === (along === 'down');
+  if (isAlong) {
+    const next = days[day]?.[position + (isForward ? 1 : -1)];
+    if (next !== undefined || runsOn === undefined) return next;
+    const step = isForward ? runsOn : -runsOn;
+    for (let other = day + step; other >= 0 && other < days.length; other += step)
+      if (days[other]!.length > 0) return days[other]!.at(isForward ? 0 : -1);
+    return undefined;
+  }
+  const step = isForward ? 1 : -1;
   for (let other = day + step; other >= 0 && other < days.length; other += step) {
     const cards = days[other]!;
     if (cards.length > 0) return cards[Math.min(position, cards.length - 1)];
@@ -42,7 +44,7 @@ const cardOf = (frame: HTMLElement | null, key: string): HTMLElement | null =>
  */
 export function useCardKeys(
   frame: RefObject<HTMLElement | null>,
-  layout: GridLayout,
+  order: CardOrder,
   actions: GridActions,
   answer: unknown,
 ): (event: KeyboardEvent) => void {
@@ -68,10 +70,12 @@ export function useCardKeys(
     if (key === undefined || event.altKey || event.ctrlKey || event.metaKey) return;
     if (event.key === ' ' && event.shiftKey) return;
     if (!event.key.startsWith('Arrow')) return;
-    const next = neighbour(cardsByDay(layout), key, event.key);
+    const next = neighbour(order, key, event.key);
     event.preventDefault();
     if (next === undefined) return;
-    cardOf(frame.current, next)?.focus();
+    const card = cardOf(frame.current, next);
+    card?.focus({ preventScroll: true });
+    card?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
     if (!useWorkspace.getState().collecting) actions.press(next, { add: false });
   };
 }

@@ -1,0 +1,142 @@
+import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
+import { DAY, MINUTE } from '../time/civil';
+import { type Extent, layoutColumns, type Placement } from './columns';
+import { layoutRibbons, type Ribbon } from './ribbons';
+
+/** A timed entry in the bar of a day: which share of the drawn hours it takes, from 0 to 1, and where across. */
+export interface BarPiece {
+  readonly occurrence: Occurrence;
+  readonly from: number;
+  readonly to: number;
+  readonly across: Placement;
+}
+
+/** One day of a week row. */
+export interface WeekDay {
+  readonly day: number;
+  readonly bar: readonly BarPiece[];
+  /** The timed entries that are named here, by time; the first of those that begin earlier come first. */
+  readonly lines: readonly Occurrence[];
+  /** How many entries of the day are neither named here nor drawn as a ribbon. */
+  readonly hidden: number;
+}
+
+export interface WeekRow {
+  readonly days: readonly WeekDay[];
+  /** Entries of whole days over the days of this row, as many rows of them as there is room for. */
+  readonly ribbons: readonly Ribbon[];
+  readonly ribbonRows: number;
+}
+
+export interface WeekRowRoom {
+  /** Rows of ribbons that there is room for, and lines in a day without any ribbon. */
+  readonly ribbonRows: number;
+  readonly lines: number;
+  /** Lines that one row of ribbons takes the place of. */
+  readonly linesPerRibbon: number;
+  /** The hours that the bar draws to scale, in minutes of the day. What lies outside sticks to its end. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The least share of a bar that an entry is drawn with. */
+const LEAST_SHARE = 0.035;
+
+/** The bar of a day: its timed entries down its hours, overlapping ones side by side. */
+export function layoutBar(
+  occurrences: readonly Occurrence[],
+  day: number,
+  hours: Pick<WeekRowRoom, 'from' | 'to'>,
+): BarPiece[] {
+  const share = (wall: number): number => {
+    const minute = (wall - day * DAY) / MINUTE;
+    return Math.min(1, Math.max(0, (minute - hours.from) / (hours.to - hours.from)));
+  };
+  const pieces: (Extent & { occurrence: Occurrence })[] = occurrences
+    .filter((occurrence) => !isRibbon(occurrence))
+    .map((occurrence) => {
+      const start = Math.min(share(occurrence.startWall), 1 - LEAST_SHARE);
+      return {
+        key: occurrence.key,
+        occurrence,
+        start,
+        end: Math.max(share(occurrence.endWall), start + LEAST_SHARE),
+      };
+    });
+  const across = layoutColumns(pieces);
+  return pieces.map(({ key, start, end, occurrence }) => ({
+    occurrence,
+    from: start,
+    to: end,
+    across: across.get(key)!,
+  }));
+}
+
+/** Occurrences by the day that they lie on, of the shown days. */
+export function byShownDay(
+  occurrences: readonly Occurrence[],
+  days: readonly number[],
+): ReadonlyMap<number, readonly Occurrence[]> {
+  const found = new Map<number, Occurrence[]>(days.map((day) => [day, []]));
+  for (const occurrence of occurrences) {
+    const { first, end } = daysOf(occurrence);
+    for (let day = Math.max(first, days[0] ?? first); day < end && day <= (days.at(-1) ?? -1); day++)
+      found.get(day)?.push(occurrence);
+  }
+  return found;
+}
+
+/**
+ * Lays out one week: ribbons over its days, and for each day its bar and the lines that there is room for. Every entry
+ * of a day is a ribbon, a line, or counted as hidden.
+ * @param days the shown day numbers of the week, ascending
+ */
+export function layoutWeekRow(
+  onDays: ReadonlyMap<number, readonly Occurrence[]>,
+  days: readonly number[],
+  room: WeekRowRoom,
+): WeekRow {
+  const whole = [...new Set(days.flatMap((day) => (onDays.get(day) ?? []).filter(isRibbon)))];
+  const all = layoutRibbons(whole, days);
+  const rows = Math.max(0, ...all.map((ribbon) => ribbon.row + 1));
+  const ribbonRows = Math.min(rows, room.ribbonRows);
+  const ribbons = all.filter((ribbon) => ribbon.row < ribbonRows);
+  return {
+    ribbons,
+    ribbonRows,
+    days: days.map((day, index) => {
+      const occurrences = onDays.get(day) ?? [];
+      const timed = occurrences.filter((occurrence) => !isRibbon(occurrence));
+      const covered = all.filter((ribbon) => ribbon.from <= index && index < ribbon.to);
+      const unseen = covered.filter((ribbon) => ribbon.row >= ribbonRows).length;
+      // Ribbons lie in rows over the whole week; a day without any in the lowest rows has their room to itself.
+      const taken = Math.max(
+        0,
+        ...covered.filter(({ row }) => row < ribbonRows).map((ribbon) => ribbon.row + 1),
+      );
+      const lines = Math.max(0, room.lines - Math.ceil(taken * room.linesPerRibbon));
+      const fits = timed.length + (unseen > 0 ? 1 : 0) <= lines;
+      const named = fits ? timed : timed.slice(0, Math.max(0, lines - 1));
+      return {
+        day,
+        bar: layoutBar(timed, day, room),
+        lines: named,
+        hidden: timed.length - named.length + unseen,
+      };
+    }),
+  };
+}
+
+/** The rows of a view of weeks: the shown days, a list for each week. */
+export function weeksOf(days: readonly number[], weekStart = 1): number[][] {
+  const weeks: number[][] = [];
+  let current: number | undefined;
+  for (const day of days) {
+    // 1970-01-05, day 4, was a Monday.
+    const week = Math.floor((day - 3 - weekStart) / 7);
+    if (week !== current) weeks.push([]);
+    current = week;
+    weeks.at(-1)!.push(day);
+  }
+  return weeks;
+}

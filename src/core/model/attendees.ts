@@ -1,0 +1,52 @@
+import type { CalendarEvent } from './entry';
+
+/** Somebody invited (ATTENDEE, RFC 5545 3.8.4.1), as a file gave it. */
+export interface Attendee {
+  /** The common name, or the address without one. */
+  readonly name: string;
+  readonly address: string;
+  readonly hasAnswered: boolean;
+}
+
+type EventProperties = Pick<CalendarEvent, 'preserved'>;
+
+const propertiesNamed = (event: EventProperties, name: string): unknown[][] =>
+  event.preserved?.properties.filter((property) => property[0] === name) ?? [];
+
+const parameter = (property: readonly unknown[], name: string): string => {
+  const parameters = property[1];
+  const value =
+    typeof parameters === 'object' && parameters !== null
+      ? (parameters as Record<string, unknown>)[name]
+      : undefined;
+  return typeof value === 'string' ? value : '';
+};
+const valueOf = (property: readonly unknown[]): string =>
+  typeof property[3] === 'string' ? property[3] : '';
+
+/** Who is invited. Without a word of theirs nobody has answered (PARTSTAT, RFC 5545 3.2.12). */
+export function attendeesOf(event: EventProperties): Attendee[] {
+  return propertiesNamed(event, 'attendee').map((property) => {
+    const address = valueOf(property).replace(/^mailto:/i, '');
+    const status = parameter(property, 'partstat').toUpperCase();
+    return {
+      name: parameter(property, 'cn') || address,
+      address,
+      hasAnswered: status !== '' && status !== 'NEEDS-ACTION',
+    };
+  });
+}
+
+/** The names of what is attached (ATTACH, RFC 5545 3.8.1.1): given with it, or the end of its address. */
+export function attachmentNamesOf(event: EventProperties): string[] {
+  return propertiesNamed(event, 'attach').map(
+    (property) =>
+      parameter(property, 'filename') ||
+      parameter(property, 'x-filename') ||
+      (property[2] === 'uri' ? (valueOf(property).split(/[?#]/)[0]!.split('/').pop() ?? '') : ''),
+  );
+}
+
+/** Whether it is held online: with a conference (RFC 7986 5.11), or a link or the word itself as its place. */
+export const isOnline = (event: EventProperties & Pick<CalendarEvent, 'location'>): boolean =>
+  propertiesNamed(event, 'conference').length > 0 || /\bonline\b|^https?:\/\//i.test(event.location);

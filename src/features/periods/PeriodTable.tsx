@@ -1,0 +1,94 @@
+import { StyleSheet, View } from 'react-native';
+import type { Period, PeriodFault } from '@/core/time/periods';
+import { rangeText, shortDayText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+
+const COLUMNS = [
+  words.periods.column.name,
+  words.periods.column.first,
+  words.periods.column.last,
+  words.periods.column.length,
+];
+
+/** The periods of a year as a table, with the gaps and overlaps between them pointed out. */
+export function PeriodTable({
+  periods,
+  faults,
+  today,
+}: {
+  periods: readonly Period[];
+  faults: readonly PeriodFault[];
+  today: number;
+}) {
+  const { colours } = useTheme();
+  return (
+    <View style={styles.box}>
+      {faults.map((fault) => (
+        <AppText key={`${fault.kind}${fault.first}`} tone="error" role="alert" testID="period-fault">
+          {words.periods.fault[fault.kind](
+            rangeText(fault.first, fault.end - 1, true),
+            fault.end - fault.first,
+          )}
+        </AppText>
+      ))}
+      <View role="table" aria-label={words.periods.table}>
+        <View role="row" style={[styles.row, { borderColor: colours.line }]}>
+          {COLUMNS.map((column) => (
+            <AppText
+              key={column}
+              role={'columnheader' as never}
+              size="small"
+              tone="quiet"
+              style={styles.cell}
+            >
+              {column}
+            </AppText>
+          ))}
+        </View>
+        {periods.map((period) => {
+          const isNow = period.first <= today && today < period.end;
+          const days = period.end - period.first;
+          const cells = [
+            period.name || words.periods.numbered(period.number, period.year),
+            shortDayText(period.first),
+            shortDayText(period.end - 1),
+            days % 7 === 0 ? words.periods.inWeeks(days / 7) : words.periods.inDays(days),
+          ];
+          return (
+            <View
+              key={`${period.first} ${period.number}`}
+              role="row"
+              testID="period-row"
+              style={[
+                styles.row,
+                { borderColor: colours.line },
+                isNow ? { backgroundColor: colours.accentTint } : null,
+              ]}
+            >
+              {cells.map((cell, index) => (
+                <AppText
+                  key={index}
+                  role={'cell' as never}
+                  figures
+                  weight={index === 0 ? '700' : '400'}
+                  style={styles.cell}
+                >
+                  {cell}
+                </AppText>
+              ))}
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space(2) },
+  row: { flexDirection: 'row', borderBottomWidth: hairline, paddingVertical: space(1) },
+  cell: { flex: 1, paddingRight: space(1) },
+});

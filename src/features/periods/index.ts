@@ -1,0 +1,1 @@
+export { PeriodSection } from './PeriodSection';

@@ -1,0 +1,74 @@
+import { type PeriodRule, WEEK_PATTERN_NAMES } from '@/core/model/periodSet';
+import { isRealDate } from '@/core/time/civil';
+import { readPeriodList, writePeriodList } from '@/core/time/periods';
+
+/** The kinds of period sets as they are chosen: a pattern of weeks each, then the others. */
+export const PERIOD_KINDS = [...WEEK_PATTERN_NAMES, 'weeks', 'months', 'quarters', 'list'] as const;
+export type PeriodKind = (typeof PERIOD_KINDS)[number];
+
+/** The fields of the form, as they are written. */
+export interface PeriodForm {
+  readonly kind: PeriodKind;
+  readonly start: string;
+  readonly weeks: string;
+  readonly firstDay: string;
+  readonly firstMonth: string;
+  readonly list: string;
+}
+
+/** The form of a rule; of a new one, four and five weeks from a date. */
+export function formOfRule(rule: PeriodRule | undefined, start: string): PeriodForm {
+  const plain: PeriodForm = { kind: '4-4-5', start, weeks: '4', firstDay: '1', firstMonth: '1', list: '' };
+  switch (rule?.kind) {
+    case undefined:
+      return plain;
+    case 'pattern':
+      return { ...plain, kind: rule.pattern, start: rule.start };
+    case 'weeks':
+      return { ...plain, kind: 'weeks', start: rule.start, weeks: String(rule.weeks) };
+    case 'months':
+      return {
+        ...plain,
+        kind: rule.months === 3 ? 'quarters' : 'months',
+        firstDay: String(rule.firstDay),
+        firstMonth: String(rule.firstMonth),
+      };
+    case 'list':
+      return { ...plain, kind: 'list', list: writePeriodList(rule.periods) };
+  }
+}
+
+const whole = (text: string, from: number, to: number): number | undefined => {
+  const number = Number(text);
+  return /^\d+$/.test(text.trim()) && number >= from && number <= to ? number : undefined;
+};
+
+/** The rule that a form says; undefined while a field of it is wrong. */
+export function ruleOfForm(form: PeriodForm): PeriodRule | undefined {
+  const hasStart = /^\d{4}-\d{2}-\d{2}$/.test(form.start) && isRealDate(form.start);
+  switch (form.kind) {
+    case 'weeks': {
+      const weeks = whole(form.weeks, 1, 26);
+      return weeks !== undefined && hasStart ? { kind: 'weeks', weeks, start: form.start } : undefined;
+    }
+    case 'months':
+    case 'quarters': {
+      const firstDay = whole(form.firstDay, 1, 28);
+      const firstMonth = whole(form.firstMonth, 1, 12);
+      return firstDay !== undefined && firstMonth !== undefined
+        ? { kind: 'months', months: form.kind === 'quarters' ? 3 : 1, firstDay, firstMonth }
+        : undefined;
+    }
+    case 'list': {
+      const { periods, problems } = readPeriodList(form.list);
+      return periods.length > 0 && problems.length === 0
+        ? { kind: 'list', periods: [...periods] }
+        : undefined;
+    }
+    case '4-4-5':
+    case '4-5-4':
+    case '5-4-4':
+    case '13x4':
+      return hasStart ? { kind: 'pattern', pattern: form.kind, start: form.start } : undefined;
+  }
+}

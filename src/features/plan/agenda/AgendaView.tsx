@@ -1,0 +1,346 @@
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { agendaOf, type AgendaItem, type AgendaPart } from '@/core/schedule/agenda';
+import type { Calendar } from '@/core/model/calendar';
+import type { DayLoad } from '@/core/schedule/load';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { useNow, useNowWall, useSettings } from '@/store';
+import { agendaDayText, lengthText, shortDayText, timeRangeText } from '@/ui/dates';
+import { pageClasses } from '@/ui/pageClasses';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, fontFamilies, fontSizes, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import type { ViewProps } from '../viewProps';
+import { AgendaCard } from './AgendaCard';
+import { useAgendaBlocks } from './useAgendaBlocks';
+
+/** So near to an end of the list, in pixels, the next days are fetched. */
+const NEAR = 900;
+/** The selected day follows when scrolling has rested so long, in milliseconds. */
+const REST = 180;
+
+/** Entries by day in order, with the free times between them in words; goes on in both directions. */
+export function AgendaView({
+  address,
+  range,
+  options,
+  calendars,
+  selectedKeys,
+  actions,
+  onOpenDay,
+  onSelectDay,
+}: ViewProps) {
+  const settings = useSettings();
+  const now = useNow();
+  const today = Math.floor(useNowWall(address.zone) / DAY);
+  const frame = useRef<View>(null);
+  const scroller = useRef<HTMLDivElement>(null);
+  // A day that scrolling selected is in sight already; any other is gone to.
+  const ownDay = useRef<number | undefined>(undefined);
+  const [anchor, setAnchor] = useState(address.day);
+  const bounds = address.periodSetId === undefined ? undefined : range;
+  const start = bounds ? Math.min(Math.max(anchor, bounds.first), bounds.end - 1) : anchor;
+  const { answers, failed, extend, hasBefore, hasAfter, isFetching } = useAgendaBlocks(
+    start,
+    bounds,
+    options,
+  );
+
+  const { homeZone, workingPattern } = settings;
+  const parts = useMemo(() => {
+    const context = { zone: address.zone, homeZone, pattern: workingPattern, now };
+    return answers.flatMap(({ firstDay, endDay, occurrences }) =>
+      agendaOf(occurrences, firstDay, endDay, context),
+    );
+  }, [answers, address.zone, homeZone, workingPattern, now]);
+  const loads = useMemo(
+    () => new Map(answers.flatMap((answer) => answer.loads.map((load) => [load.day, load] as const))),
+    [answers],
+  );
+  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
+  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
+  const order = useMemo((): CardOrder => {
+    const lists = parts.map((part) =>
+      part.kind === 'empty'
+        ? []
+        : part.items.flatMap((item) =>
+            item.kind === 'entry' && !item.continues ? [item.occurrence.key] : [],
+          ),
+    );
+    return { lists, along: 'down', runsOn: 1 };
+  }, [parts]);
+  const shownKeys = useMemo(() => order.lists.flat(), [order]);
+  const tabbableKey = selectedKeys.findLast((key) => shownKeys.includes(key)) ?? shownKeys[0];
+  const onCardKey = useCardKeys(
+    frame as unknown as React.RefObject<HTMLElement | null>,
+    order,
+    actions,
+    answers,
+  );
+
+  // What stands at the top stays there when days come before it.
+  const top = useRef<{ day: number; offset: number }>({ day: start, offset: 0 });
+  useLayoutEffect(() => {
+    if (address.day === ownDay.current) return;
+    ownDay.current = address.day;
+    top.current = {
+      day: bounds ? Math.min(Math.max(address.day, bounds.first), bounds.end - 1) : address.day,
+      offset: 0,
+    };
+    const box = scroller.current;
+    if (box && sectionOf(box, address.day)) keepInPlace(box, top.current);
+    else setAnchor(address.day);
+  }, [address.day, bounds]);
+  useLayoutEffect(() => {
+    if (scroller.current) keepInPlace(scroller.current, top.current);
+  }, [parts]);
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box || isFetching) return;
+    // Days in sight first; then, in quiet moments, those beyond.
+    if (box.scrollHeight - box.scrollTop - box.clientHeight < NEAR && hasAfter) extend(1);
+    else if (box.scrollTop < NEAR && hasBefore) extend(-1);
+  }, [parts, isFetching, hasAfter, hasBefore, extend]);
+  const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => () => clearTimeout(rest.current), []);
+  const onScroll = () => {
+    const box = scroller.current!;
+    const section = [...box.querySelectorAll<HTMLElement>('[data-first]')].findLast(
+      (each) => each.offsetTop <= box.scrollTop + 1,
+    );
+    if (!section) return;
+    const day = Number(section.dataset.first);
+    top.current = { day, offset: box.scrollTop - section.offsetTop };
+    if (!isFetching && hasAfter && box.scrollHeight - box.scrollTop - box.clientHeight < NEAR) extend(1);
+    if (!isFetching && hasBefore && box.scrollTop < NEAR) extend(-1);
+    clearTimeout(rest.current);
+    rest.current = setTimeout(() => {
+      const day = top.current.day;
+      if (day === ownDay.current) return;
+      ownDay.current = day;
+      onSelectDay(day);
+    }, REST);
+  };
+
+  return (
+    <View ref={frame} testID="agenda" style={styles.frame} {...webProps({ onKeyDown: onCardKey })}>
+      {failed ? <AppText role="alert">{words.plan.failed}</AppText> : null}
+      <div
+        ref={scroller}
+        className={classes.scroller}
+        role="feed"
+        aria-label={words.agenda.label}
+        aria-busy={isFetching}
+        onScroll={onScroll}
+        onClick={(event) => {
+          const key = keyAt(event.target);
+          if (key !== undefined) actions.press(key, { add: event.ctrlKey || event.metaKey });
+        }}
+        onContextMenu={(event) => {
+          // A held finger collects.
+          const key = keyAt(event.target);
+          if (key === undefined) return;
+          event.preventDefault();
+          actions.press(key, { add: true });
+        }}
+      >
+        {parts.map((part, index) => (
+          <Part
+            key={part.kind === 'day' ? part.day : -part.first}
+            part={part}
+            position={index + 1}
+            load={part.kind === 'day' && address.zone === homeZone ? loads.get(part.day) : undefined}
+            calendars={calendarsById}
+            today={today}
+            selected={selected}
+            tabbableKey={tabbableKey}
+            fadeBefore={address.fadePast ? now : undefined}
+            onOpenDay={onOpenDay}
+          />
+        ))}
+      </div>
+    </View>
+  );
+}
+
+const keyAt = (target: EventTarget): string | undefined =>
+  target instanceof Element ? target.closest<HTMLElement>('[data-key]')?.dataset.key : undefined;
+
+/** The section that shows a day, alone or among others without entries. */
+const sectionOf = (box: HTMLElement, day: number): HTMLElement | undefined =>
+  [...box.querySelectorAll<HTMLElement>('[data-first]')].find(
+    (section) => Number(section.dataset.first) <= day && day < Number(section.dataset.end),
+  );
+
+function keepInPlace(box: HTMLElement, at: { day: number; offset: number }): void {
+  const section = sectionOf(box, at.day);
+  if (section) box.scrollTop = section.offsetTop + at.offset;
+}
+
+interface PartProps {
+  part: AgendaPart;
+  position: number;
+  load: DayLoad | undefined;
+  calendars: ReadonlyMap<string, Calendar>;
+  today: number;
+  selected: ReadonlySet<string>;
+  tabbableKey: string | undefined;
+  fadeBefore: number | undefined;
+  onOpenDay: (day: number) => void;
+}
+
+const Part = memo(function Part(props: PartProps) {
+  const { part, position, load, today } = props;
+  const { colours } = useTheme();
+  if (part.kind === 'empty') {
+    const { first, end } = part;
+    return (
+      <section
+        className={classes.empty}
+        data-first={first}
+        data-end={end}
+        aria-posinset={position}
+        aria-setsize={-1}
+        style={{ color: colours.quietInk }}
+      >
+        {words.agenda.nothing(shortDayText(first), end - 1 > first ? shortDayText(end - 1) : undefined)}
+      </section>
+    );
+  }
+  const isToday = part.day === today;
+  const name = agendaDayText(part.day);
+  return (
+    <article
+      className={classes.day}
+      data-first={part.day}
+      data-end={part.day + 1}
+      aria-posinset={position}
+      aria-setsize={-1}
+      aria-label={isToday ? words.agenda.today(name) : name}
+    >
+      <h2 className={classes.head}>
+        <button
+          type="button"
+          aria-label={words.weeks.open(name)}
+          onClick={() => props.onOpenDay(part.day)}
+          className={classes.date}
+          style={
+            isToday
+              ? { backgroundColor: colours.primary, color: colours.onPrimary }
+              : { backgroundColor: 'transparent', color: colours.ink, paddingLeft: 0 }
+          }
+        >
+          {isToday ? words.agenda.today(name) : name}
+        </button>
+        {load && load.working > 0 ? (
+          <span className={classes.load} style={{ color: colours.quietInk }}>
+            {words.agenda.load(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))}
+          </span>
+        ) : null}
+      </h2>
+      {part.items.map((item) => (
+        <Item key={keyOf(item)} item={item} {...props} day={part.day} />
+      ))}
+      {part.items.every((item) => item.kind === 'now') ? (
+        <div className={classes.line} style={{ color: colours.quietInk }}>
+          {words.agenda.nothingToday}
+        </div>
+      ) : null}
+    </article>
+  );
+});
+
+const keyOf = (item: AgendaItem): string =>
+  item.kind === 'entry' ? item.occurrence.key : item.kind === 'gap' ? `gap ${item.startWall}` : 'now';
+
+function Item({ item, day, ...props }: PartProps & { item: AgendaItem; day: number }) {
+  const { colours } = useTheme();
+  if (item.kind === 'entry') {
+    const { occurrence } = item;
+    return (
+      <AgendaCard
+        occurrence={occurrence}
+        day={day}
+        calendar={props.calendars.get(occurrence.calendarId)}
+        selected={props.selected.has(occurrence.key)}
+        tabbable={props.tabbableKey === occurrence.key && !item.continues}
+        faded={props.fadeBefore !== undefined && occurrence.end <= props.fadeBefore}
+      />
+    );
+  }
+  const isNow = item.kind === 'now';
+  return (
+    <div
+      className={classes.line}
+      data-testid={isNow ? 'agenda-now' : 'agenda-gap'}
+      style={{ color: isNow ? colours.accent : colours.primary }}
+      title={isNow ? undefined : timeRangeText(item.startWall, item.endWall)}
+    >
+      <span className={classes.dash} style={{ borderColor: isNow ? colours.accent : colours.line }} />
+      <span>
+        {isNow
+          ? words.agenda.now(item.next === undefined ? undefined : lengthText(item.next))
+          : words.agenda.free(
+              lengthText(item.endWall - item.startWall),
+              timeRangeText(item.startWall, item.endWall),
+            )}
+      </span>
+      <span className={classes.dashes} style={{ borderColor: isNow ? colours.accent : colours.line }} />
+    </div>
+  );
+}
+
+const text = {
+  fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+  fontSize: fontSizes.small,
+  fontVariantNumeric: 'tabular-nums',
+} as const;
+
+const classes = pageClasses('agendalist', {
+  scroller: {
+    position: 'absolute',
+    inset: 0,
+    overflowY: 'auto',
+    overflowAnchor: 'none',
+    padding: `0 ${space(1)}px`,
+    boxSizing: 'border-box',
+  },
+  day: { paddingBottom: space(3), maxWidth: 820 },
+  head: {
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: space(2),
+    margin: `${space(1)}px 0 ${space(2)}px`,
+    minHeight: 40,
+    fontWeight: 400,
+  },
+  date: {
+    fontFamily: `${fontFamilies.title}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.large + 1,
+    fontWeight: 600,
+    border: 0,
+    borderRadius: corner,
+    padding: `${space(1)}px ${space(2)}px`,
+    minHeight: 36,
+    cursor: 'pointer',
+    textAlign: 'left',
+  },
+  load: { ...text, whiteSpace: 'nowrap' },
+  line: {
+    ...text,
+    display: 'flex',
+    alignItems: 'center',
+    gap: space(2),
+    margin: `0 0 ${space(2)}px 48px`,
+    minHeight: 20,
+  },
+  dash: { width: 12, borderTopWidth: 1, borderTopStyle: 'solid' },
+  dashes: { flexGrow: 1, borderTopWidth: 1, borderTopStyle: 'dashed' },
+  empty: { ...text, fontSize: fontSizes.body, padding: `${space(2)}px 0`, marginBottom: space(2) },
+});
+
+const styles = StyleSheet.create({ frame: { flex: 1, minHeight: 160 } });

@@ -1,0 +1,85 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { parseDate } from '@/core/time/civil';
+import { usePlanAddress, workspace } from '@/features/workspace';
+import { useOpenStore } from '@/store';
+import { fullDayText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { PickField, TextField } from '@/ui/primitives/Field';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { PlanSheetProps } from '../sheetProps';
+
+type DayReader = (text: string, today: number) => number | undefined;
+
+/** Goes to a day that is typed in ordinary words, or picked. */
+export function GoToSheet({ address, today }: PlanSheetProps) {
+  const { to } = usePlanAddress();
+  const { clock } = useOpenStore();
+  const [text, setText] = useState('');
+  // The reader of dates comes with the entry line's parser, apart from the first script.
+  const [read, setRead] = useState<{ with: DayReader } | null>(null);
+  useEffect(() => {
+    let isHere = true;
+    void import('@/core/entryline/dayInWords').then(({ dayInWords }) => {
+      if (isHere) setRead({ with: dayInWords });
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [clock]);
+  const day = read && text.trim() !== '' ? read.with(text, today) : undefined;
+  const close = () => workspace.openSheet(null);
+  const go = (target: number) => {
+    close();
+    to({ day: target });
+  };
+  const unread = read !== null && text.trim() !== '' && day === undefined;
+  return (
+    <Sheet
+      title={words.goto.title}
+      closeLabel={words.actions.close}
+      onClose={close}
+      footer={
+        <View style={styles.footer}>
+          <Button label={words.plan.today} onPress={() => go(today)} />
+          <Button
+            kind="primary"
+            label={words.goto.go}
+            disabled={day === undefined}
+            onPress={() => day !== undefined && go(day)}
+          />
+        </View>
+      }
+    >
+      <TextField
+        label={words.goto.words}
+        hint={words.goto.hint}
+        value={text}
+        error={unread ? words.goto.unread : undefined}
+        onChangeText={setText}
+        onSubmit={() => day !== undefined && go(day)}
+        autoFocus
+        maxLength={80}
+        testID="go-to"
+      />
+      {day === undefined ? null : (
+        <AppText weight="700" testID="go-to-day" role="status">
+          {fullDayText(day)}
+        </AppText>
+      )}
+      <PickField
+        label={words.goto.pick}
+        type="date"
+        value={new Date(address.day * 86_400_000).toISOString().slice(0, 10)}
+        onChange={(value) => {
+          if (/^\d{4}-\d{2}-\d{2}$/.test(value)) to({ day: parseDate(value) }, { quietly: true });
+        }}
+      />
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({ footer: { flexDirection: 'row', gap: space(2) } });

@@ -1,0 +1,35 @@
+import { type RefObject, useEffect, useRef } from 'react';
+
+/**
+ * Keys on the days of a view of weeks or months (elements with `data-day`): arrows make another day the selected one, and
+ * the focus goes along.
+ * @param next the day that a key leads to from another, or undefined for keys that are not for days
+ * @returns a listener that says whether the key was for a day
+ */
+export function useDayKeys(
+  frame: RefObject<HTMLElement | null>,
+  selectedDay: number,
+  next: (day: number, key: string) => number | undefined,
+  onSelectDay: (day: number) => void,
+  onOpenDay: (day: number) => void,
+): (event: KeyboardEvent) => boolean {
+  const follows = useRef(false);
+  useEffect(() => {
+    if (!follows.current) return;
+    follows.current = false;
+    frame.current?.querySelector<HTMLElement>(`[data-day="${selectedDay}"]`)?.focus();
+  });
+  return (event) => {
+    const { day } = (event.target as HTMLElement).dataset;
+    if (day === undefined || event.altKey || event.ctrlKey || event.metaKey) return false;
+    const to = next(Number(day), event.key);
+    if (event.key === 'Enter') onOpenDay(Number(day));
+    else if (to !== undefined) {
+      follows.current = true;
+      onSelectDay(to);
+    } else return false;
+    event.preventDefault();
+    event.stopPropagation();
+    return true;
+  };
+}

@@ -1,0 +1,19 @@
+import { useEffect, useRef } from 'react';
+import { usePresets, useSettings } from '@/store';
+import { useApplyPreset } from './useApplyPreset';
+
+let wasOpened = false;
+
+/** Plan opens with the start preset, unless its address says what to show. */
+export function useStartPreset(): void {
+  const presets = usePresets();
+  const { startPresetId } = useSettings();
+  const apply = useApplyPreset();
+  const start = useRef(presets.find(({ id }) => id === startPresetId));
+  useEffect(() => {
+    if (wasOpened) return;
+    wasOpened = true;
+    const saysWhat = [...new URLSearchParams(window.location.search).keys()].some((name) => name !== 'now');
+    if (start.current && !saysWhat) apply(start.current, { quietly: true });
+  }, [apply]);
+}

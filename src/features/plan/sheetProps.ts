@@ -1,0 +1,7 @@
+import type { PlanAddress } from '@/features/workspace';
+
+/** What every sheet of Plan is given. */
+export interface PlanSheetProps {
+  address: PlanAddress;
+  today: number;
+}

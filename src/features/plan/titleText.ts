@@ -1,0 +1,40 @@
+import type { PlanAddress } from '@/features/workspace';
+import { civilDate } from '@/core/time/civil';
+import type { Period } from '@/core/time/periods';
+import { agendaDayText, dateText, fullDayText, monthText, rangeText } from '@/ui/dates';
+import { words } from '@/ui/words';
+import type { PlanRange } from './usePlanRange';
+
+/** A period by its name, or its number in its year. */
+export const periodName = (period: Period): string =>
+  period.name || words.periods.numbered(period.number, period.year);
+
+/** The shown period in words, as long as there is room for. */
+export function titleText(
+  address: PlanAddress,
+  { days, range, period }: Pick<PlanRange, 'days' | 'range' | 'period'>,
+  withYear: boolean,
+): string {
+  const first = days[0]!;
+  const last = days.at(-1)!;
+  if (period)
+    return words.periods.title(
+      periodName(period.period),
+      rangeText(range.first, range.end - 1, withYear && !!period.period.name),
+    );
+  switch (address.view) {
+    case 'year':
+      return String(civilDate(first).year);
+    case 'agenda':
+      return words.agenda.from(withYear ? dateText(first) : agendaDayText(first));
+    case 'weeks':
+      return address.weekCount === 0 ? monthText(range.first) : rangeText(first, last, withYear);
+    case 'day':
+    case 'lanes':
+      return withYear ? fullDayText(first) : rangeText(first, last, false);
+    case 'days':
+    case 'workdays':
+    case 'week':
+      return rangeText(first, last, withYear);
+  }
+}

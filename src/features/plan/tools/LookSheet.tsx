@@ -1,0 +1,176 @@
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { changeSettings } from '@/core/change/calendarChanges';
+import { DETAILS, GRID_STEPS, LANE_MODES, type Look, ROW_HEIGHTS } from '@/core/model/look';
+import { FOLDABLE } from '@/core/model/state';
+import { useCommands, useFolding, usePlanAddress, workspace } from '@/features/workspace';
+import { useFolded, useOpenStore, usePeriodSets, useSettings } from '@/store';
+import { Button } from '@/ui/primitives/Button';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { SelectField } from '@/ui/primitives/Field';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { ToggleRow } from '@/ui/primitives/ToggleRow';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { PlanSheetProps } from '../sheetProps';
+import { SECOND_CALENDAR_SYSTEMS } from './calendarSystems';
+
+type Switch = 'weekends' | 'weekNumbers' | 'calendarColumns' | 'fadePast' | 'showCancelled';
+const SWITCHES: readonly Switch[] = [
+  'weekends',
+  'weekNumbers',
+  'calendarColumns',
+  'fadePast',
+  'showCancelled',
+];
+
+const numbers = (from: number, to: number): number[] =>
+  Array.from({ length: to - from + 1 }, (_, index) => from + index);
+
+/** How the view looks, and which parts of Plan are in sight. Every choice takes effect at once. */
+export function LookSheet({ address }: PlanSheetProps) {
+  const { to } = usePlanAddress();
+  const router = useRouter();
+  const { store } = useOpenStore();
+  const { context, commit } = useCommands();
+  const { secondCalendarSystem = '' } = useSettings();
+  const folded = useFolded();
+  const fold = useFolding();
+  const sets = usePeriodSets();
+  const { view } = address;
+  const hasHours = view === 'day' || view === 'days' || view === 'workdays' || view === 'week';
+  const close = () => workspace.openSheet(null);
+  const choose = (look: Partial<Look>) => to(look);
+  return (
+    <Sheet title={words.look.title} closeLabel={words.actions.close} onClose={close}>
+      {view === 'days' ? (
+        <SelectField
+          label={words.look.dayCount}
+          value={String(address.dayCount)}
+          options={numbers(2, 14).map((count) => ({
+            value: String(count),
+            label: words.plan.dayCount(count),
+          }))}
+          onChange={(value) => choose({ dayCount: Number(value) })}
+        />
+      ) : null}
+      {view === 'weeks' || view === 'agenda' ? (
+        <SelectField
+          label={words.look.range}
+          value={address.periodSetId ?? String(address.weekCount)}
+          options={[
+            { value: '0', label: view === 'weeks' ? words.look.month : words.look.endless },
+            ...(view === 'weeks'
+              ? numbers(2, 8).map((count) => ({
+                  value: String(count),
+                  label: words.look.weekCount(count),
+                }))
+              : []),
+            ...sets.map(({ id, name }) => ({ value: id, label: words.look.periods(name) })),
+          ]}
+          onChange={(value) => {
+            const isSet = sets.some(({ id }) => id === value);
+            choose(
+              isSet
+                ? { periodSetId: value }
+                : {
+                    periodSetId: undefined,
+                    ...(view === 'weeks' ? { weekCount: Number(value) as Look['weekCount'] } : {}),
+                  },
+            );
+          }}
+        />
+      ) : null}
+      {view === 'weeks' ? (
+        <ChoiceRow
+          label={words.look.detail}
+          choices={DETAILS.map((value) => ({ value, label: words.look.details[value] }))}
+          value={address.detail}
+          onChange={(detail) => choose({ detail })}
+        />
+      ) : null}
+      {view === 'lanes' ? (
+        <ChoiceRow
+          label={words.lanes.mode}
+          choices={LANE_MODES.map((value) => ({ value, label: words.lanes.modes[value] }))}
+          value={address.laneMode}
+          onChange={(laneMode) => choose({ laneMode })}
+        />
+      ) : null}
+      {hasHours || view === 'lanes' ? (
+        <ChoiceRow
+          label={words.look.gridStep}
+          choices={GRID_STEPS.map((value) => ({ value: String(value), label: String(value) }))}
+          value={String(address.gridStep)}
+          onChange={(value) => choose({ gridStep: Number(value) as Look['gridStep'] })}
+        />
+      ) : null}
+      {hasHours ? (
+        <ChoiceRow
+          label={words.look.rowHeight}
+          choices={ROW_HEIGHTS.map((value) => ({ value, label: words.look.rowHeights[value] }))}
+          value={address.rowHeight}
+          onChange={(rowHeight) => choose({ rowHeight })}
+        />
+      ) : null}
+      <ToggleRow
+        label={words.look.shown}
+        choices={SWITCHES.map((value) => ({ value, label: words.look.switches[value] }))}
+        values={SWITCHES.filter((value) => address[value])}
+        onChange={(values) => {
+          const changed = SWITCHES.find((value) => values.includes(value) !== address[value]);
+          if (changed) choose({ [changed]: !address[changed] });
+        }}
+      />
+      <ToggleRow
+        label={words.look.parts}
+        choices={FOLDABLE.map((value) => ({ value, label: words.look.foldable[value] }))}
+        values={FOLDABLE.filter((value) => !folded.includes(value))}
+        onChange={(values) => {
+          const next = FOLDABLE.filter((value) => !values.includes(value));
+          for (const part of FOLDABLE) fold(part, next.includes(part));
+        }}
+      />
+      <SelectField
+        label={words.look.secondCalendarSystem}
+        value={secondCalendarSystem}
+        options={[
+          { value: '', label: words.look.noCalendarSystem },
+          ...SECOND_CALENDAR_SYSTEMS.map((value) => ({
+            value,
+            label: words.look.calendarSystems[value],
+          })),
+        ]}
+        onChange={(value) =>
+          commit(
+            changeSettings(
+              store.getSnapshot().state,
+              { secondCalendarSystem: value || undefined },
+              context(),
+            ),
+          )
+        }
+      />
+      <View style={styles.row}>
+        <Button
+          icon="open-in-new"
+          label={words.look.secondWindow}
+          onPress={() => window.open(window.location.href, '_blank', 'popup,width=1000,height=760')}
+        />
+        <Button
+          icon="printer-outline"
+          label={words.print.open}
+          onPress={() => {
+            close();
+            router.push({
+              pathname: '/print',
+              params: Object.fromEntries(new URLSearchParams(window.location.search)),
+            });
+          }}
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) } });

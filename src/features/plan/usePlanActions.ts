@@ -1,0 +1,113 @@
+import { useCallback, useMemo } from 'react';
+import { blankFields } from '@/core/change/eventFields';
+import { eventAt, targetOfKey } from '@/core/change/target';
+import type { Calendar } from '@/core/model/calendar';
+import { DAY, dateString, localString, MINUTE, startOfWeek, weekdayOf } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
+import {
+  type Commands,
+  type PlanAddress,
+  usePlanAddress,
+  useWorkspace,
+  workspace,
+} from '@/features/workspace';
+import { useOpenStore, useSettings } from '@/store';
+import type { GridActions } from './grid/useGridDrag';
+import type { PlanRange } from './usePlanRange';
+
+/** What can be done in Plan, whatever the view: going about, opening, drafting, moving. */
+export function usePlanActions(
+  address: PlanAddress,
+  stepped: PlanRange['stepped'],
+  commands: Commands,
+  target: Calendar | undefined,
+) {
+  const { store, clock } = useOpenStore();
+  const { defaultLengthMinutes } = useSettings();
+  const { to } = usePlanAddress();
+  const { zone, view, day } = address;
+
+  const step = useCallback(
+    (direction: 1 | -1) => {
+      const next = stepped(direction);
+      if (next !== undefined) to({ day: next });
+    },
+    [stepped, to],
+  );
+  const todayNumber = useCallback(() => Math.floor(instantToWall(zone, clock()) / DAY), [zone, clock]);
+  const today = useCallback(() => to({ day: todayNumber() }), [to, todayNumber]);
+  // The weekday stays, so that the selected day follows through the weeks; a view of days begins with the pressed one.
+  const toWeek = useCallback(
+    (pressed: number) => {
+      const keepsWeekday = view === 'week' || view === 'workdays' || view === 'weeks';
+      to({ day: keepsWeekday ? startOfWeek(pressed) + weekdayOf(day) - 1 : pressed });
+    },
+    [to, view, day],
+  );
+  const toDays = useCallback(
+    (first: number, count: number) => {
+      if (count === 1) to({ view: 'day', day: first });
+      else if (count <= 14) to({ view: 'days', day: first, dayCount: count, weekends: true });
+      else
+        to({
+          view: 'weeks',
+          day: first,
+          weekCount: Math.min(8, Math.max(2, Math.ceil((first + count - startOfWeek(first)) / 7))),
+          periodSetId: undefined,
+        });
+    },
+    [to],
+  );
+  const openDay = useCallback((opened: number) => to({ view: 'day', day: opened }), [to]);
+  const selectDay = useCallback((selected: number) => to({ day: selected }, { quietly: true }), [to]);
+  const open = useCallback(
+    (key: string) => {
+      const event = eventAt(store.getSnapshot().state, targetOfKey(key), commands.context());
+      if (!event) return;
+      const master =
+        event.recurrence ?? store.getSnapshot().state.entries.get(targetOfKey(key).entryId)?.recurrence;
+      workspace.select(key);
+      workspace.edit({ target: targetOfKey(key), fields: { ...event, recurrence: master }, panel: 'full' });
+    },
+    [store, commands],
+  );
+  const startDraft = useCallback(
+    (startWall: number, endWall: number, allDay: boolean, calendarId = target?.id) => {
+      if (calendarId === undefined) return;
+      const zoned = (wall: number) => ({ kind: 'zoned' as const, local: localString(wall), zone });
+      const whole = (wall: number) => ({ kind: 'date' as const, date: dateString(Math.floor(wall / DAY)) });
+      const fields = allDay
+        ? blankFields(calendarId, whole(startWall), whole(endWall))
+        : blankFields(calendarId, zoned(startWall), zoned(endWall));
+      workspace.clearSelection();
+      workspace.edit({ fields, panel: 'quick' });
+      workspace.setDesk(true);
+    },
+    [target, zone],
+  );
+  const gridActions = useMemo(
+    (): GridActions => ({
+      press: (key, { add }) => {
+        if (add) workspace.collect(key);
+        else workspace.select(key);
+        if (useWorkspace.getState().editing?.panel === 'quick') workspace.edit(null);
+      },
+      pressEmpty: (startWall, allDay, calendarId) => {
+        const busy = useWorkspace.getState();
+        if (busy.editing?.panel === 'full') return;
+        if (busy.selected.length > 0 || busy.editing) {
+          workspace.clearSelection();
+          workspace.edit(null);
+          return;
+        }
+        const end = allDay ? startWall + DAY : startWall + defaultLengthMinutes * MINUTE;
+        startDraft(startWall, end, allDay, calendarId);
+      },
+      draft: startDraft,
+      move: (key, move) => commands.move(targetOfKey(key), move),
+      copy: (key, move) => void commands.copy(targetOfKey(key), move),
+    }),
+    [commands, startDraft, defaultLengthMinutes],
+  );
+  return { step, today, todayNumber, toWeek, toDays, openDay, selectDay, open, gridActions };
+}

@@ -1,0 +1,122 @@
+import { memo } from 'react';
+import { fitWords } from '@/core/layout/fitWords';
+import type { Calendar } from '@/core/model/calendar';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { timeRangeText, timeText } from '@/ui/dates';
+import { measureSmallText } from '@/ui/measureText';
+import { pageClasses } from '@/ui/pageClasses';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, focusWidth, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { useGhost } from '../grid/ghost';
+import { occurrenceLabel } from '../grid/occurrenceLabel';
+import { usePaper } from '../grid/usePaper';
+
+/** The width of the mark with its gap, and of what stands round a line. */
+const MARK = 26;
+const PADDING = 6;
+/** Under this width a line has no room for the time. */
+const WITH_TIME = 118;
+
+const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g, '0'), '400');
+
+interface EntryLineCardProps {
+  occurrence: Occurrence;
+  calendar: Calendar | undefined;
+  width: number;
+  /** Whether the place and the end stand under it. */
+  isFull: boolean;
+  selected: boolean;
+  tabbable: boolean;
+  faded: boolean;
+  fontsLoaded: boolean;
+}
+
+/** A timed entry as one line of a day: mark, time, title; in full with its end and place below. */
+export const EntryLineCard = memo(function EntryLineCard({
+  occurrence,
+  calendar,
+  width,
+  isFull,
+  selected,
+  tabbable,
+  faded,
+}: EntryLineCardProps) {
+  const { colours } = useTheme();
+  const colour = calendar?.colour ?? 'slate';
+  const { tones, paper } = usePaper()(occurrence, colour);
+  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const time = width >= WITH_TIME ? timeText(occurrence.startWall) : '';
+  const room = width - MARK - PADDING - (time ? regular(time) + 5 : 0);
+  const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
+  const [shown = ''] = fitWords(title, [room], (text) => measureSmallText(text, '700'));
+  const details = isFull
+    ? fitWords(
+        [timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]
+          .filter(Boolean)
+          .join(' · '),
+        [width - MARK - PADDING],
+        regular,
+      )[0]
+    : undefined;
+  return (
+    <div
+      role="button"
+      aria-label={occurrenceLabel(occurrence, calendar)}
+      aria-pressed={selected}
+      title={occurrence.title}
+      tabIndex={tabbable ? 0 : -1}
+      data-testid="card"
+      data-key={occurrence.key}
+      className={classes.line}
+      style={{
+        ...paper,
+        color: tones.ink,
+        opacity: lifted ? 0.35 : faded ? 0.6 : undefined,
+        ...(selected ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
+      }}
+    >
+      <span aria-hidden className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
+        {selected ? '✓' : calendar?.mark}
+      </span>
+      <span className={classes.text}>
+        <span className={occurrence.status === 'cancelled' ? classes.struck : undefined}>
+          {time ? <span className={classes.time}>{time} </span> : null}
+          {shown}
+        </span>
+        {details ? <span className={classes.details}>{details}</span> : null}
+      </span>
+    </div>
+  );
+});
+
+const classes = pageClasses('entryline', {
+  line: {
+    display: 'flex',
+    alignItems: 'flex-start',
+    boxSizing: 'border-box',
+    borderWidth: hairline,
+    borderRadius: corner,
+    marginBottom: 2,
+    overflow: 'hidden',
+    cursor: 'grab',
+    userSelect: 'none',
+    touchAction: 'pan-x pan-y',
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.small,
+    lineHeight: '16px',
+    whiteSpace: 'nowrap',
+  },
+  mark: {
+    width: 22,
+    height: 16,
+    textAlign: 'center',
+    fontWeight: 700,
+    flexShrink: 0,
+    borderRadius: `${corner - 1}px 0 ${corner - 1}px 0`,
+  },
+  text: { display: 'flex', flexDirection: 'column', paddingLeft: 4, overflow: 'hidden', fontWeight: 500 },
+  time: { fontVariantNumeric: 'tabular-nums', fontWeight: 400 },
+  details: { fontWeight: 400, fontVariantNumeric: 'tabular-nums' },
+  struck: { textDecorationLine: 'line-through' },
+});

@@ -1,0 +1,226 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
+import { byShownDay, layoutWeekRow, weeksOf } from '@/core/layout/weekRows';
+import { DAY } from '@/core/time/civil';
+import { patternHours } from '@/core/time/workingPattern';
+import { useNow, useNowWall, useSettings } from '@/store';
+import { rangeText, weekdayText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { useFontsLoaded } from '@/ui/useFontsLoaded';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { setGhost, useGhost } from '../grid/ghost';
+import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import { useDayKeys } from '../grid/useDayKeys';
+import { useGridDrag } from '../grid/useGridDrag';
+import type { ViewProps } from '../viewProps';
+import { DayGhost } from './DayGhost';
+import { WeekRow } from './WeekRow';
+import { HEAD, LEAST_ROW, LINE, NARROW_NUMBER_WIDTH, NUMBER_WIDTH, WEEKDAYS, WIDE_BAR } from './weekSizes';
+
+/** Weeks under each other, a cell for each day, with ribbons over the days that an entry takes whole. */
+export function WeeksView({
+  address,
+  days,
+  range,
+  answer,
+  calendars,
+  draft,
+  draftCalendar,
+  selectedKeys,
+  actions,
+  onOpenDay,
+  onSelectDay,
+}: ViewProps) {
+  const { colours } = useTheme();
+  const { workingPattern } = useSettings();
+  const now = useNow();
+  const today = Math.floor(useNowWall(address.zone) / DAY);
+  const fontsLoaded = useFontsLoaded();
+  const [{ width, height }, setSize] = useState({ width: 0, height: 0 });
+  const frame = useRef<View>(null);
+  const rowsBox = useRef<View>(null);
+  const scroller = useRef<ScrollView>(null);
+
+  const weeks = useMemo(() => weeksOf(days), [days]);
+  const perWeek = Math.max(...weeks.map((week) => week.length));
+  const numberWidth = !address.weekNumbers ? 0 : width < 600 ? NARROW_NUMBER_WIDTH : NUMBER_WIDTH;
+  const columnWidth = Math.max(0, (width - numberWidth - 2 * hairline) / perWeek);
+  const detail = columnWidth < WIDE_BAR ? 'bars' : address.detail;
+  const rowHeight = Math.max(LEAST_ROW[detail], (height - WEEKDAYS - 2) / weeks.length);
+
+  const rows = useMemo(() => {
+    const hours = patternHours(workingPattern);
+    const onDays = byShownDay(answer?.occurrences ?? [], days);
+    const room = {
+      ribbonRows: Math.max(1, Math.floor((rowHeight - HEAD - 2 * LINE[detail]) / sizes.ribbon)),
+      lines: detail === 'bars' ? 0 : Math.floor((rowHeight - HEAD - 4) / LINE[detail]),
+      linesPerRibbon: sizes.ribbon / LINE[detail],
+      from: Math.max(0, hours.from - 60),
+      to: Math.min(1440, hours.to + 60),
+    };
+    return weeks.map((week) => layoutWeekRow(onDays, week, room));
+  }, [answer, days, weeks, rowHeight, detail, workingPattern]);
+
+  const byKey = useMemo(
+    () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
+    [answer],
+  );
+  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
+  const loads = useMemo(
+    () => new Map((answer?.loads ?? []).map((load) => [load.day, load] as const)),
+    [answer],
+  );
+  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
+  const order = useMemo((): CardOrder => {
+    const lists = rows.flatMap((row) =>
+      row.days.map((day, index) => [
+        ...row.ribbons.filter(({ from }) => from === index).map(({ occurrence }) => occurrence.key),
+        ...day.lines.map(({ key }) => key),
+      ]),
+    );
+    return { lists, along: 'down', runsOn: perWeek };
+  }, [rows, perWeek]);
+  const shownKeys = useMemo(() => order.lists.flat(), [order]);
+  const tabbableKey = selectedKeys.findLast((key) => shownKeys.includes(key)) ?? shownKeys[0];
+
+  useGridDrag(
+    {
+      frame: rowsBox as unknown as React.RefObject<HTMLElement | null>,
+      scroller: scroller as unknown as React.RefObject<HTMLElement | null>,
+    },
+    {
+      pointAt: (x, y) => {
+        const box = (rowsBox.current as unknown as HTMLElement).getBoundingClientRect();
+        const week = weeks[Math.min(weeks.length - 1, Math.max(0, Math.floor((y - box.top) / rowHeight)))]!;
+        const column = Math.floor((x - box.left - numberWidth) / columnWidth);
+        return {
+          day: week[Math.min(week.length - 1, Math.max(0, column))]!,
+          minute: 0,
+          overRibbons: false,
+          dayOnly: true,
+        };
+      },
+      gridStep: address.gridStep,
+      timeAxis: undefined,
+      occurrence: (key) => byKey.get(key),
+      calendar: (id) => calendarsById.get(id),
+      draftCalendar,
+    },
+    {
+      ...actions,
+      pressEmpty: (startWall) => {
+        const day = Math.floor(startWall / DAY);
+        if (columnWidth < WIDE_BAR || day === address.day) onOpenDay(day);
+        else onSelectDay(day);
+      },
+    },
+  );
+  const onCardKey = useCardKeys(
+    frame as unknown as React.RefObject<HTMLElement | null>,
+    order,
+    actions,
+    answer,
+  );
+  useEffect(() => {
+    if (useGhost.getState().ghost?.settling) setGhost(null);
+  }, [answer]);
+
+  const onDayKey = useDayKeys(
+    frame as unknown as React.RefObject<HTMLElement | null>,
+    address.day,
+    (day, key) => {
+      const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[key];
+      return by === undefined ? undefined : nextShown(day, by, address.weekends ? undefined : days);
+    },
+    onSelectDay,
+    onOpenDay,
+  );
+
+  return (
+    <View
+      ref={frame}
+      testID="weeks"
+      onLayout={({ nativeEvent: { layout } }: LayoutChangeEvent) =>
+        setSize({ width: layout.width, height: layout.height })
+      }
+      style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
+      {...webProps({
+        onKeyDown: (event) => {
+          if (!onDayKey(event)) onCardKey(event);
+        },
+      })}
+    >
+      {width === 0 ? null : (
+        <View
+          role="grid"
+          aria-label={words.weeks.grid(rangeText(days[0]!, days.at(-1)!, true))}
+          style={styles.grid}
+        >
+          <View role="row" style={[styles.weekdays, { borderColor: colours.line }]}>
+            {numberWidth > 0 ? (
+              <View role="columnheader" aria-label={words.weeks.numberHead} style={{ width: numberWidth }} />
+            ) : null}
+            {weeks[0]!.map((day) => (
+              <View key={day} role="columnheader" style={{ width: columnWidth }}>
+                <AppText size="small" tone="quiet" numberOfLines={1} style={styles.weekday}>
+                  {weekdayText(day, columnWidth > 96 ? 'long' : 'short')}
+                </AppText>
+              </View>
+            ))}
+          </View>
+          <ScrollView ref={scroller} role="presentation" style={styles.grid}>
+            <View ref={rowsBox} role="rowgroup">
+              {rows.map((row) => (
+                <WeekRow
+                  key={row.days[0]!.day}
+                  layout={row}
+                  height={rowHeight}
+                  columnWidth={columnWidth}
+                  numberWidth={numberWidth}
+                  showsNumber={numberWidth > 0}
+                  detail={detail}
+                  calendars={calendarsById}
+                  loads={loads}
+                  pattern={workingPattern}
+                  today={today}
+                  selectedDay={address.day}
+                  range={range}
+                  selected={selected}
+                  tabbableKey={tabbableKey}
+                  fadeBefore={address.fadePast ? now : undefined}
+                  fontsLoaded={fontsLoaded}
+                  onOpenDay={onOpenDay}
+                />
+              ))}
+              <DayGhost
+                weeks={weeks}
+                rowHeight={rowHeight}
+                columnWidth={columnWidth}
+                left={numberWidth}
+                draft={draft}
+              />
+            </View>
+          </ScrollView>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** So many days on; where weekends are left out, the next day that is shown, beyond the shown ones any. */
+function nextShown(day: number, by: number, shown: readonly number[] | undefined): number {
+  const wanted = day + by;
+  if (!shown || Math.abs(by) === 7 || shown.includes(wanted)) return wanted;
+  const step = Math.sign(by);
+  return shown.includes(wanted + step) ? wanted + step : wanted + 2 * step;
+}
+
+const styles = StyleSheet.create({
+  frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
+  grid: { flex: 1 },
+  weekdays: { flexDirection: 'row', height: WEEKDAYS, alignItems: 'center', borderBottomWidth: hairline },
+  weekday: { paddingLeft: space(2) },
+});

@@ -1,0 +1,132 @@
+import { memo, useId } from 'react';
+import { loadLevel, type MonthGrid } from '@/core/layout/yearMonths';
+import type { DayLoad } from '@/core/schedule/load';
+import { MINUTE } from '@/core/time/civil';
+import { dayOfMonthText, dayText, lengthText, monthName } from '@/ui/dates';
+import { pageClasses } from '@/ui/pageClasses';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, focusWidth, fontFamilies, fontSizes } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+
+interface MonthHeatProps {
+  grid: MonthGrid;
+  width: number;
+  loads: ReadonlyMap<number, DayLoad>;
+  today: number;
+  selectedDay: number;
+  onOpenDay: (day: number) => void;
+}
+
+/** What of the props a month shows: it is drawn anew only when one of its own days changes. */
+function sameMonth(before: MonthHeatProps, after: MonthHeatProps): boolean {
+  if (before.grid !== after.grid || before.width !== after.width || before.onOpenDay !== after.onOpenDay)
+    return false;
+  return after.grid.weeks.every((week) =>
+    week.every(
+      (day) =>
+        day === undefined ||
+        (before.loads.get(day) === after.loads.get(day) &&
+          (before.today === day) === (after.today === day) &&
+          (before.selectedDay === day) === (after.selectedDay === day)),
+    ),
+  );
+}
+
+/** A month of the year: a button for each day, tinted by its load. */
+export const MonthHeat = memo(function MonthHeat({
+  grid,
+  width,
+  loads,
+  today,
+  selectedDay,
+  onOpenDay,
+}: MonthHeatProps) {
+  const { colours } = useTheme();
+  const id = useId();
+  const booked = grid.weeks
+    .flat()
+    .reduce<number>((sum, day) => sum + (day === undefined ? 0 : (loads.get(day)?.booked ?? 0)), 0);
+  const cell = Math.floor(width / 7);
+  return (
+    <section aria-labelledby={id} style={{ width }}>
+      <div className={classes.head}>
+        <h2 id={id} className={classes.name} style={{ color: colours.ink }}>
+          {monthName(grid.month)}
+        </h2>
+        <span className={classes.hours} style={{ color: colours.quietInk }}>
+          {booked > 0 ? words.year.hours(Math.round(booked / 60)) : ''}
+        </span>
+      </div>
+      {grid.weeks.map((week, row) => (
+        <div key={row} className={classes.week}>
+          {week.map((day, column) => {
+            if (day === undefined) return <span key={column} style={{ width: cell }} />;
+            const load = loads.get(day);
+            const level = load ? loadLevel(load) : 'none';
+            const heat = colours.heat[level];
+            return (
+              <button
+                key={column}
+                type="button"
+                tabIndex={day === selectedDay ? 0 : -1}
+                data-testid="year-day"
+                data-day={day}
+                data-level={level}
+                aria-current={day === today ? 'date' : undefined}
+                aria-label={words.year.day(
+                  dayText(day),
+                  words.year.levels[level],
+                  load && load.working > 0
+                    ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
+                    : words.plan.dayOff,
+                )}
+                onClick={() => onOpenDay(day)}
+                className={classes.day}
+                style={{
+                  width: cell - 3,
+                  backgroundColor: heat.background,
+                  color: heat.ink,
+                  ...(day === today ? { fontWeight: 700, textDecorationLine: 'underline' } : null),
+                  ...(day === selectedDay
+                    ? { boxShadow: `0 0 0 ${focusWidth}px ${colours.ink}`, zIndex: 1 }
+                    : null),
+                }}
+              >
+                {dayOfMonthText(day)}
+              </button>
+            );
+          })}
+        </div>
+      ))}
+    </section>
+  );
+}, sameMonth);
+
+const text = {
+  fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+  fontSize: fontSizes.small,
+} as const;
+
+const classes = pageClasses('year', {
+  head: { display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 },
+  name: {
+    fontFamily: `${fontFamilies.title}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.large,
+    fontWeight: 600,
+    margin: 0,
+  },
+  hours: { ...text, fontVariantNumeric: 'tabular-nums', paddingRight: 3 },
+  week: { display: 'flex' },
+  day: {
+    ...text,
+    height: 24,
+    margin: '0 3px 3px 0',
+    padding: 0,
+    border: 0,
+    borderRadius: corner,
+    cursor: 'pointer',
+    position: 'relative',
+    flexShrink: 0,
+    fontVariantNumeric: 'tabular-nums',
+  },
+});

@@ -1,0 +1,111 @@
+import { useMemo, useRef, useState } from 'react';
+import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
+import { addMonths } from '@/core/layout/views';
+import { LOAD_LEVELS, monthColumns, monthGrid } from '@/core/layout/yearMonths';
+import { civilDate, DAY, startOfWeek } from '@/core/time/civil';
+import { useLoads, useNowWall } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { useDayKeys } from '../grid/useDayKeys';
+import type { ViewProps } from '../viewProps';
+import { MonthHeat } from './MonthHeat';
+
+/** The least width of a month. */
+const LEAST_MONTH = 172;
+
+/** Twelve months, each day tinted by how booked it is. */
+export function YearView({ address, days, options, onOpenDay, onSelectDay }: ViewProps) {
+  const { colours } = useTheme();
+  const today = Math.floor(useNowWall(address.zone) / DAY);
+  const [width, setWidth] = useState(0);
+  const frame = useRef<View>(null);
+  const { year } = civilDate(days[0]!);
+  const firstWeek = startOfWeek(days[0]!);
+  const loads = useLoads(firstWeek, Math.ceil((days.at(-1)! + 1 - firstWeek) / 7), options);
+  const months = useMemo(() => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1)), [year]);
+  const columns = monthColumns(width, LEAST_MONTH);
+  const gap = width > 700 ? space(6) : space(3);
+  const monthWidth = Math.floor((width - 2 * space(3) - (columns - 1) * gap) / columns);
+
+  const onDayKey = useDayKeys(
+    frame as unknown as React.RefObject<HTMLElement | null>,
+    address.day,
+    (day, key) => {
+      const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[key];
+      const byMonths = { PageUp: -1, PageDown: 1 }[key];
+      if (by !== undefined) return day + by;
+      return byMonths === undefined ? undefined : addMonths(day, byMonths);
+    },
+    onSelectDay,
+    onOpenDay,
+  );
+
+  return (
+    <View
+      ref={frame}
+      testID="year"
+      role="group"
+      aria-label={words.year.label(year)}
+      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
+      {...webProps({ onKeyDown: (event) => void onDayKey(event) })}
+    >
+      <ScrollView style={styles.scroller} contentContainerStyle={[styles.months, { columnGap: gap }]}>
+        {width === 0
+          ? null
+          : months.map((month) => (
+              <MonthHeat
+                key={month.month}
+                grid={month}
+                width={monthWidth}
+                loads={loads}
+                today={today}
+                selectedDay={address.day}
+                onOpenDay={onOpenDay}
+              />
+            ))}
+      </ScrollView>
+      <View style={[styles.legend, { borderColor: colours.line }]} role="list" aria-label={words.year.legend}>
+        {width > 700 ? (
+          <AppText size="small" tone="quiet" aria-hidden>
+            {words.year.legend}
+          </AppText>
+        ) : null}
+        {LOAD_LEVELS.map((level) => (
+          <View key={level} role="listitem" style={styles.level}>
+            <View
+              style={[
+                styles.swatch,
+                { backgroundColor: colours.heat[level].background, borderColor: colours.line },
+              ]}
+            />
+            <AppText size="small" tone="quiet">
+              {words.year.levels[level]}
+            </AppText>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
+  scroller: { flex: 1 },
+  months: { flexDirection: 'row', flexWrap: 'wrap', padding: space(3), rowGap: space(4) },
+  legend: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: space(3),
+    rowGap: space(1),
+    paddingHorizontal: space(3),
+    paddingVertical: space(2),
+    borderTopWidth: hairline,
+  },
+  level: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
+  swatch: { width: 14, height: 14, borderRadius: 2, borderWidth: hairline },
+});

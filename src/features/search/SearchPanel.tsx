@@ -1,0 +1,157 @@
+import { useEffect, useId, useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { SEARCH_FIELDS, type SearchField, type SearchHit } from '@/core/search/entrySearch';
+import { DAY } from '@/core/time/civil';
+import { usePlanAddress, workspace } from '@/features/workspace';
+import { useCalendars, useOpenStore, useSearch } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { TextField } from '@/ui/primitives/Field';
+import { PanelHead } from '@/ui/primitives/PanelHead';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { webProps, webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
+import { SearchHitRow } from './SearchHitRow';
+
+/**
+ * Search over all entries, in the desk's place. The arrow keys walk the results from the field, and the view follows; on a
+ * phone, where it covers the view, a press goes there.
+ */
+export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }) {
+  const { colours } = useTheme();
+  const { store } = useOpenStore();
+  const { address, to } = usePlanAddress();
+  const calendars = useCalendars();
+  const [text, setText] = useState('');
+  const [field, setField] = useState<SearchField | undefined>(undefined);
+  const [activeKey, setActiveKey] = useState<string | undefined>(undefined);
+  const { answer, failed } = useSearch(text, field, address.zone);
+  const list = useRef<View>(null);
+  const id = useId();
+  useEffect(() => void store.engine.prepareSearch(), [store]);
+  useEffect(() => {
+    (list.current as unknown as HTMLElement | null)
+      ?.querySelector('[aria-selected="true"]')
+      ?.scrollIntoView({ block: 'nearest' });
+  }, [activeKey]);
+
+  const hits = answer?.hits ?? [];
+  const active = hits.findIndex(({ occurrence }) => occurrence.key === activeKey);
+  const close = () => workspace.search(false);
+  const show = ({ occurrence }: SearchHit) => {
+    setActiveKey(occurrence.key);
+    workspace.select(occurrence.key);
+    to(
+      {
+        day: Math.floor(occurrence.startWall / DAY),
+        // What is found is shown, also where its calendar was hidden.
+        hidden: address.hidden.filter((hidden) => hidden !== occurrence.calendarId),
+      },
+      { quietly: true },
+    );
+    if (!wide) close();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      event.stopPropagation();
+      if (text === '') close();
+      else setText('');
+      return;
+    }
+    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (by === undefined || hits.length === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = hits[Math.min(hits.length - 1, Math.max(0, active + by))];
+    if (next && wide) show(next);
+    else if (next) setActiveKey(next.occurrence.key);
+  };
+  const groups = SEARCH_FIELDS.filter((name) => (answer?.counts[name] ?? 0) > 0 || name === field);
+  return (
+    <View
+      role={'search' as never}
+      aria-label={words.search.open}
+      testID="search"
+      style={[
+        styles.panel,
+        wide ? styles.side : styles.cover,
+        wide && !beside ? [styles.over, webStyle({ boxShadow: '-6px 0 24px rgba(0,0,0,0.2)' })] : null,
+        { backgroundColor: colours.card, borderColor: colours.line },
+      ]}
+      {...webProps({ onKeyDownCapture: onKeyDown })}
+    >
+      <PanelHead title={words.search.open} onClose={close} />
+      <View style={styles.field}>
+        <TextField
+          label={words.search.label}
+          value={text}
+          placeholder={words.search.placeholder}
+          onChangeText={(next) => {
+            setText(next);
+            setField(undefined);
+          }}
+          onSubmit={() => {
+            const chosen = hits[Math.max(0, active)];
+            if (chosen) show(chosen);
+          }}
+          combobox={{ list: `${id}-list`, active: active < 0 ? undefined : `${id}-${active}` }}
+          autoFocus
+          maxLength={200}
+          testID="search-field"
+        />
+        {groups.length > 0 && text !== '' ? (
+          <View role="group" aria-label={words.search.groups} style={styles.groups}>
+            {groups.map((name) => (
+              <Button
+                key={name}
+                label={words.search.found[name](answer?.counts[name] ?? 0)}
+                selected={field === name}
+                onPress={() => setField(field === name ? undefined : name)}
+              />
+            ))}
+          </View>
+        ) : null}
+        <AppText role="status" size="small" tone={failed ? 'error' : 'quiet'}>
+          {failed
+            ? words.search.failed
+            : text.trim() === ''
+              ? words.search.hint
+              : !answer
+                ? words.search.looking
+                : [
+                    answer.total === 0 ? words.search.nothing : words.search.total(answer.total),
+                    ...answer.problems.map(words.search.problem),
+                  ].join(' ')}
+        </AppText>
+      </View>
+      <ScrollView style={styles.list}>
+        <View ref={list} role={'listbox' as never} id={`${id}-list`} aria-label={words.search.results}>
+          {text.trim() === ''
+            ? null
+            : hits.map((hit, index) => (
+                <SearchHitRow
+                  key={hit.occurrence.key}
+                  id={`${id}-${index}`}
+                  hit={hit}
+                  calendar={calendars.find((calendar) => calendar.id === hit.occurrence.calendarId)}
+                  active={index === active}
+                  onPress={() => show(hit)}
+                />
+              ))}
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: { borderLeftWidth: hairline },
+  side: { width: sizes.desk },
+  over: { position: 'absolute', right: 0, top: 0, bottom: 0, zIndex: 10 },
+  cover: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, zIndex: 20 },
+  field: { padding: space(3), gap: space(2) },
+  groups: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  list: { flex: 1 },
+});

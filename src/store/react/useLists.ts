@@ -1,0 +1,28 @@
+import { presetsInOrder, periodSetsInOrder } from '@/core/change/presetChanges';
+import type { PeriodSet } from '@/core/model/periodSet';
+import type { Foldable, State } from '@/core/model/state';
+import type { ViewPreset } from '@/core/model/viewPreset';
+import { useSnapshot } from './StoreContext';
+
+/** A list made of one collection, kept until that collection changes. */
+function kept<Name extends 'presets' | 'periodSets', Item>(name: Name, make: (state: State) => Item[]) {
+  let made: { from: State[Name]; list: Item[] } | undefined;
+  return (state: State): Item[] => {
+    if (made?.from !== state[name]) made = { from: state[name], list: make(state) };
+    return made.list;
+  };
+}
+const presets = kept('presets', presetsInOrder);
+const periodSets = kept('periodSets', periodSetsInOrder);
+
+/** All presets in the person's order. */
+export const usePresets = (): ViewPreset[] => useSnapshot(({ state }) => presets(state));
+
+/** All period sets. */
+export const usePeriodSets = (): PeriodSet[] => useSnapshot(({ state }) => periodSets(state));
+
+const NONE: readonly Foldable[] = [];
+
+/** The parts of Plan that are folded away. */
+export const useFolded = (): readonly Foldable[] =>
+  useSnapshot(({ state }) => state.sessions.get('session')?.folded ?? NONE);

@@ -1,0 +1,35 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { SearchAnswer, SearchField } from '@/core/search/entrySearch';
+import { useCalendars, useOpenStore, useSettings, useSnapshot } from './StoreContext';
+
+/** How many of the found entries are listed. */
+const LIMIT = 60;
+
+/** What a search line finds, among all entries. */
+export function useSearch(
+  text: string,
+  field: SearchField | undefined,
+  zone: string,
+): { answer: SearchAnswer | undefined; isLoading: boolean; failed: boolean } {
+  const { store, clock } = useOpenStore();
+  const version = useSnapshot((snapshot) => snapshot.version);
+  const { workingPattern } = useSettings();
+  const calendars = useCalendars();
+  const result = useQuery({
+    queryKey: ['search', version, text, field, zone],
+    queryFn: () =>
+      store.engine.find({
+        text,
+        ...(field ? { field } : {}),
+        zone,
+        now: clock(),
+        workingPattern,
+        calendars: calendars.map(({ id, name, mark }) => ({ id, name, mark })),
+        limit: LIMIT,
+      }),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    staleTime: Infinity,
+  });
+  return { answer: result.data, isLoading: result.isPending, failed: result.isError };
+}
