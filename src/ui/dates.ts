@@ -84,6 +84,13 @@ export const agendaDayText = kept((day) =>
 /** "March 2027" of a day. */
 export const monthText = (day: number): string => of(day * DAY, { month: 'long', year: 'numeric' });
 
+/** "9 March". */
+export const dayMonthText = (day: number): string => of(day * DAY, { day: 'numeric', month: 'long' });
+
+/** A day by another calendar system (Unicode CLDR name): "29 Adar I". */
+export const otherSystemText = (system: string, day: number): string =>
+  of(day * DAY, { calendar: system, day: 'numeric', month: 'short' });
+
 /** "1 Apr". */
 export const shortMonthDayText = kept((day) => of(day * DAY, { day: 'numeric', month: 'short' }));
 

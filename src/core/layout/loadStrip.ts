@@ -21,6 +21,8 @@ export function firstWeekFor(
   const to = startOfWeek(range.last, weekStart);
   if (shown === undefined) return from - 7 * Math.floor(weeks / 3);
   const spare = weeks > 5 ? 7 : 0;
+  // Of a range that is longer than the strip, the beginning is shown.
+  if (to - from > 7 * (weeks - 1) - 2 * spare) return from - spare;
   if (from - spare < shown) return from - spare;
   const lastShown = shown + 7 * (weeks - 1);
   if (to + spare > lastShown) return Math.min(from, to + spare - 7 * (weeks - 1));

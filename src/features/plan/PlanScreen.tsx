@@ -131,7 +131,7 @@ export function PlanScreen() {
           today={today}
         />
         <ZoneBanner />
-        {folded.includes('strip') ? null : (
+        {folded.includes('strip') || address.view === 'year' ? null : (
           <LoadStrip
             days={days}
             today={today}

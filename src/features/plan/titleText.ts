@@ -1,7 +1,7 @@
 import type { PlanAddress } from '@/features/workspace';
 import { civilDate } from '@/core/time/civil';
 import type { Period } from '@/core/time/periods';
-import { agendaDayText, dateText, fullDayText, monthText, rangeText } from '@/ui/dates';
+import { dateText, dayMonthText, fullDayText, monthText, rangeText } from '@/ui/dates';
 import { words } from '@/ui/words';
 import type { PlanRange } from './usePlanRange';
 
@@ -26,7 +26,7 @@ export function titleText(
     case 'year':
       return String(civilDate(first).year);
     case 'agenda':
-      return words.agenda.from(withYear ? dateText(first) : agendaDayText(first));
+      return words.agenda.from(withYear ? dateText(first) : dayMonthText(first));
     case 'weeks':
       return address.weekCount === 0 ? monthText(range.first) : rangeText(first, last, withYear);
     case 'day':

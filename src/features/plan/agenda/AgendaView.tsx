@@ -5,7 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { DayLoad } from '@/core/schedule/load';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { useNow, useNowWall, useSettings } from '@/store';
-import { agendaDayText, lengthText, shortDayText, timeRangeText } from '@/ui/dates';
+import { agendaDayText, lengthText, otherSystemText, shortDayText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -152,6 +152,7 @@ export function AgendaView({
             key={part.kind === 'day' ? part.day : -part.first}
             part={part}
             position={index + 1}
+            system={settings.secondCalendarSystem}
             load={part.kind === 'day' && address.zone === homeZone ? loads.get(part.day) : undefined}
             calendars={calendarsById}
             today={today}
@@ -183,6 +184,7 @@ function keepInPlace(box: HTMLElement, at: { day: number; offset: number }): voi
 interface PartProps {
   part: AgendaPart;
   position: number;
+  system: string | undefined;
   load: DayLoad | undefined;
   calendars: ReadonlyMap<string, Calendar>;
   today: number;
@@ -235,6 +237,11 @@ const Part = memo(function Part(props: PartProps) {
         >
           {isToday ? words.agenda.today(name) : name}
         </button>
+        {props.system ? (
+          <span className={classes.system} style={{ color: colours.quietInk }}>
+            {otherSystemText(props.system, part.day)}
+          </span>
+        ) : null}
         {load && load.working > 0 ? (
           <span className={classes.load} style={{ color: colours.quietInk }}>
             {words.agenda.load(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))}
@@ -330,6 +337,7 @@ const classes = pageClasses('agendalist', {
     textAlign: 'left',
   },
   load: { ...text, whiteSpace: 'nowrap' },
+  system: { ...text, flexGrow: 1 },
   line: {
     ...text,
     display: 'flex',

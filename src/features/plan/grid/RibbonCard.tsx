@@ -24,6 +24,9 @@ interface RibbonCardProps {
   top?: number;
 }
 
+/** A narrower one bears its mark alone. */
+const LEAST_TITLED = 62;
+
 /** An all-day or long entry above the hours, over all its days; an end without a corner goes on. */
 export const RibbonCard = memo(function RibbonCard({
   ribbon,
@@ -39,6 +42,7 @@ export const RibbonCard = memo(function RibbonCard({
   const colour = calendar?.colour ?? 'slate';
   const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const width = Math.max(8, (to - from) * columnWidth - 3);
   const time = occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `;
   return (
     <View
@@ -55,7 +59,7 @@ export const RibbonCard = memo(function RibbonCard({
         {
           top: row * sizes.ribbon + top,
           left: from * columnWidth + 1,
-          width: Math.max(8, (to - from) * columnWidth - 3),
+          width,
           opacity: lifted ? 0.35 : faded ? 0.6 : 1,
         },
         continuesBefore ? styles.openLeft : null,
@@ -64,18 +68,20 @@ export const RibbonCard = memo(function RibbonCard({
       ]}
     >
       <Mark small mark={calendar?.mark ?? ''} colour={colour} ticked={selected} />
-      <AppText
-        size="small"
-        weight="700"
-        colour={tones.ink}
-        numberOfLines={1}
-        style={[styles.title, occurrence.status === 'cancelled' ? styles.struck : null]}
-      >
-        {time}
-        {occurrence.title || words.entry.noTitle}
-        {occurrence.availability === 'tentative' ? ' ?' : ''}
-        {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
-      </AppText>
+      {width < LEAST_TITLED ? null : (
+        <AppText
+          size="small"
+          weight="700"
+          colour={tones.ink}
+          numberOfLines={1}
+          style={[styles.title, occurrence.status === 'cancelled' ? styles.struck : null]}
+        >
+          {time}
+          {occurrence.title || words.entry.noTitle}
+          {occurrence.availability === 'tentative' ? ' ?' : ''}
+          {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
+        </AppText>
+      )}
     </View>
   );
 });

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
-import { dayOfMonthText, dayText, lengthText, weekdayText } from '@/ui/dates';
+import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { AppText } from '@/ui/primitives/AppText';
@@ -17,6 +17,9 @@ const PLACE_ICONS: Record<WorkingDay['place'], IconName> = {
 
 const MINUTE = 60_000;
 
+/** The height of the heads, with room for a second calendar system if there is one. */
+export const dayHeadHeight = (system: string | undefined): number => sizes.dayHead + (system ? 16 : 0);
+
 /** The head of a day: weekday, date, place of work, and how booked it is. */
 export function DayHead({
   day,
@@ -24,12 +27,15 @@ export function DayHead({
   load,
   working,
   width,
+  system,
 }: {
   day: number;
   isToday: boolean;
   load: DayLoad | undefined;
   working: WorkingDay;
   width: number;
+  /** A second calendar system whose date stands under the first. */
+  system: string | undefined;
 }) {
   const { colours } = useTheme();
   const share = load && load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
@@ -47,8 +53,8 @@ export function DayHead({
       role="heading"
       aria-level={2}
       testID="day-head"
-      aria-label={`${dayText(day)}, ${said}`}
-      style={[styles.head, { width, borderColor: colours.line }]}
+      aria-label={[dayText(day), system && otherSystemText(system, day), said].filter(Boolean).join(', ')}
+      style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system) }]}
     >
       <View style={styles.row}>
         <View style={[styles.date, isToday ? { backgroundColor: colours.primary } : null]}>
@@ -66,6 +72,11 @@ export function DayHead({
           </AppText>
         ) : null}
       </View>
+      {system ? (
+        <AppText size="small" tone="quiet" numberOfLines={1} style={styles.system}>
+          {otherSystemText(system, day)}
+        </AppText>
+      ) : null}
       <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
         <View style={[styles.filled, { width: `${share * 100}%`, backgroundColor: colours.primary }]} />
       </View>
@@ -75,7 +86,6 @@ export function DayHead({
 
 const styles = StyleSheet.create({
   head: {
-    height: sizes.dayHead,
     borderLeftWidth: hairline,
     justifyContent: 'space-between',
     paddingTop: space(1),
@@ -83,6 +93,7 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: space(1), gap: space(1) },
   date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
   gap: { flex: 1 },
+  system: { paddingHorizontal: space(2), lineHeight: 15 },
   bar: { height: 3, marginHorizontal: space(1) + 1, marginBottom: 2, borderRadius: 2, overflow: 'hidden' },
   filled: { height: 3 },
 });

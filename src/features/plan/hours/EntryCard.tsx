@@ -113,6 +113,7 @@ export const EntryCard = memo(function EntryCard({
       role="button"
       aria-label={label}
       aria-pressed={selected}
+      title={occurrence.title}
       tabIndex={tabbable ? 0 : -1}
       data-testid="card"
       data-key={occurrence.key}

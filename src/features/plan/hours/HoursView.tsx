@@ -32,7 +32,7 @@ import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
 import { CalendarHead } from './CalendarHead';
 import { DayColumn } from './DayColumn';
-import { DayHead } from './DayHead';
+import { DayHead, dayHeadHeight } from './DayHead';
 import { FoldBand } from './FoldBand';
 import { type Ghost, setGhost, useGhost } from '../grid/ghost';
 import { GhostLayer } from './GhostLayer';
@@ -77,7 +77,7 @@ export function HoursView({
 }: HoursViewProps) {
   const { colours } = useTheme();
   const settings = useSettings();
-  const { workingPattern, homeZone } = settings;
+  const { workingPattern, homeZone, secondCalendarSystem } = settings;
   const days = useMemo(() => columns.map(({ day }) => day), [columns]);
   const changes = useMemo(() => days.map((day) => clockChangeOn(zone, day)), [days, zone]);
   const firstDay = days[0]!;
@@ -226,7 +226,7 @@ export function HoursView({
       {...webProps({ onKeyDown: onCardKey })}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
-      <View style={styles.heads}>
+      <View style={[styles.heads, { height: dayHeadHeight(secondCalendarSystem) }]}>
         <RailHeads rails={rails} zone={zone} days={days} />
         <View style={styles.heads}>
           {width > 0 &&
@@ -240,6 +240,7 @@ export function HoursView({
                   load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
                   working={workingDay(workingPattern, day)}
                   width={columnWidth}
+                  system={secondCalendarSystem}
                 />
               ) : (
                 <CalendarHead key={calendarId} calendar={calendarsById.get(calendarId)} width={columnWidth} />
@@ -436,7 +437,7 @@ function RefoldButton({
 
 const styles = StyleSheet.create({
   frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
-  heads: { flexDirection: 'row', height: sizes.dayHead },
+  heads: { flexDirection: 'row' },
   ribbons: {
     flexDirection: 'row',
     borderTopWidth: hairline,

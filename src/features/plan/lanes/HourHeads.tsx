@@ -30,7 +30,7 @@ export function HourHeads({
         className={classes.day}
         style={{ width: headWidth, color: colours.ink, backgroundColor: colours.card }}
       >
-        {shortDayText(day)}
+        {headWidth > 100 ? shortDayText(day) : null}
       </div>
       {minutes.map((minute) => (
         <div

@@ -123,7 +123,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
           className={classes.whole}
           style={{
             left: headWidth + space(2),
-            bottom: 3 + index * 20,
+            top: lane.height - (index + 1) * 20,
             backgroundColor: colours.card,
             color: tones.ink,
             borderColor: tones.band,
@@ -187,10 +187,13 @@ const classes = pageClasses('lane', {
   },
   cards: { position: 'absolute', top: 0, bottom: 0, right: 0 },
   whole: {
-    position: 'absolute',
+    position: 'sticky',
     zIndex: 4,
+    flexShrink: 0,
     height: 18,
+    marginLeft: space(2),
     lineHeight: '17px',
+    alignSelf: 'flex-start',
     padding: '0 6px',
     borderWidth: hairline,
     borderStyle: 'solid',

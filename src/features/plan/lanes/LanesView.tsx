@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
 import { laneHours, layoutLane, minuteToX, stackLanes } from '@/core/layout/lanes';
 import { gapsBetween } from '@/core/schedule/load';
-import { DAY, MINUTE } from '@/core/time/civil';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 import { hoursInZone, patternHours } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
 import { useNow, useNowWall, useSettings } from '@/store';
@@ -123,6 +123,17 @@ export function LanesView({
   useEffect(() => {
     if (useGhost.getState().ghost?.settling) setGhost(null);
   }, [answer]);
+  // The hours begin in sight of now, or of the working day.
+  const startAt = useRef(0);
+  useEffect(() => {
+    const pattern = patternHours(workingPattern);
+    const isToday = Math.floor(nowWall / DAY) === day;
+    startAt.current = x(isToday ? nowWall - 2 * HOUR : day * DAY + (pattern.from - 30) * MINUTE);
+  });
+  const isLaidOut = width > 0 && answer !== undefined;
+  useEffect(() => {
+    if (isLaidOut) scroller.current?.scrollTo({ left: startAt.current });
+  }, [isLaidOut, day, zone]);
   const ghost = useGhost((state) => state.ghost) ?? draft;
   const showsNow = Math.floor(nowWall / DAY) === day;
 

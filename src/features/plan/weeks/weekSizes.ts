@@ -3,7 +3,7 @@ import type { Detail } from '@/core/model/look';
 /** Pixels of the weekdays' row, of the head of a day, and the column of week numbers. */
 export const WEEKDAYS = 26;
 export const HEAD = 26;
-export const NUMBER_WIDTH = 46;
+export const NUMBER_WIDTH = 54;
 export const NARROW_NUMBER_WIDTH = 30;
 /** Under this width a day has no room for titles: its bar takes all of it. */
 export const WIDE_BAR = 84;

@@ -28,7 +28,7 @@ export function YearView({ address, days, options, onOpenDay, onSelectDay }: Vie
   const months = useMemo(() => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1)), [year]);
   const columns = monthColumns(width, LEAST_MONTH);
   const gap = width > 700 ? space(6) : space(3);
-  const monthWidth = Math.floor((width - 2 * space(3) - (columns - 1) * gap) / columns);
+  const monthWidth = Math.floor((width - 2 * hairline - 2 * space(3) - (columns - 1) * gap) / columns);
 
   const onDayKey = useDayKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,

@@ -1,0 +1,87 @@
+import { useLayoutEffect, useRef, useState } from 'react';
+import { paginate, type SheetSize } from '@/core/layout/paper';
+import type { DayRange } from '@/core/layout/views';
+import type { ReactNode } from 'react';
+import { words } from '@/ui/words';
+import type { FlowBlock } from './flowBlocks';
+import { classes } from './printClasses';
+import { printArea, SheetFrame } from './SheetFrame';
+
+/** Blocks of print over as many sheets as they need: measured first, then dealt out so that none is cut. */
+export function FlowSheets({
+  blocks,
+  head,
+  sheet,
+  smallMonths,
+  title,
+  range,
+}: {
+  blocks: readonly FlowBlock[];
+  /** What stands at the top of every page. */
+  head?: ReactNode;
+  sheet: SheetSize;
+  smallMonths: boolean;
+  title: string;
+  range: DayRange;
+}) {
+  const area = printArea(sheet, smallMonths);
+  const measure = useRef<HTMLDivElement>(null);
+  const [measured, setMeasured] = useState<{
+    blocks: readonly FlowBlock[];
+    heights: number[];
+    head: number;
+  }>();
+  useLayoutEffect(() => {
+    const box = measure.current;
+    if (!box) return;
+    const [top, ...rest] = [...box.children].map((child) => (child as HTMLElement).offsetHeight);
+    setMeasured({ blocks, heights: rest, head: top ?? 0 });
+  }, [blocks, area.width]);
+  const isMeasured = measured?.blocks === blocks;
+  const pages = isMeasured
+    ? paginate(
+        blocks.map(({ keepsWithNext }, index) => ({ height: measured.heights[index] ?? 0, keepsWithNext })),
+        area.height - measured.head,
+      )
+    : [];
+  return (
+    <>
+      <div
+        ref={measure}
+        aria-hidden
+        className={classes.sheet}
+        style={{ position: 'absolute', visibility: 'hidden', width: area.width, height: 'auto' }}
+      >
+        <div>{head}</div>
+        {blocks.map(({ key, content }) => (
+          <div key={key}>{content}</div>
+        ))}
+      </div>
+      {pages.length === 0 && blocks.length === 0 ? (
+        <SheetFrame sheet={sheet} title={title} range={range} smallMonths={smallMonths} page={1} pages={1}>
+          <div style={{ margin: `0 ${sheet.margin}px` }}>{words.print.nothing}</div>
+        </SheetFrame>
+      ) : null}
+      {pages.map(({ from, to }, index) => (
+        <SheetFrame
+          key={from}
+          sheet={sheet}
+          title={title}
+          range={range}
+          smallMonths={smallMonths}
+          page={index + 1}
+          pages={pages.length}
+        >
+          <div style={{ margin: `0 ${sheet.margin}px` }}>
+            {head}
+            {blocks.slice(from, to).map(({ key, content }) => (
+              <div key={key} data-testid="print-block">
+                {content}
+              </div>
+            ))}
+          </div>
+        </SheetFrame>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,175 @@
+import { drawnMinutes, hoursHeight, type HoursScale, layoutDay, minuteToY } from '@/core/layout/hours';
+import type { SheetSize } from '@/core/layout/paper';
+import { daysOf, isRibbon, type Occurrence } from '@/core/schedule/occurrence';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { agendaDayText, timeRangeText, timeText } from '@/ui/dates';
+import { words } from '@/ui/words';
+import { classes } from './printClasses';
+import { printArea } from './SheetFrame';
+import type { PrintPaper } from './usePrintPaper';
+
+const RAIL = 44;
+const DAY_HEAD = 20;
+const LINE = 13;
+
+/** The days of a page with their hours down. What lies outside the printed hours is named above and below them. */
+export function HoursSheet({
+  days,
+  occurrences,
+  hours,
+  sheet,
+  smallMonths,
+  paperOf,
+  notesOf,
+}: {
+  days: readonly number[];
+  occurrences: readonly Occurrence[];
+  hours: { readonly from: number; readonly to: number };
+  sheet: SheetSize;
+  smallMonths: boolean;
+  paperOf: (occurrence: Occurrence) => PrintPaper;
+  notesOf: (occurrence: Occurrence) => string;
+}) {
+  const area = printArea(sheet, smallMonths);
+  const width = (area.width - RAIL) / days.length;
+  const columns = days.map((day) => {
+    const onDay = occurrences.filter((occurrence) => {
+      const { first, end } = daysOf(occurrence);
+      return first <= day && day < end;
+    });
+    const timed = onDay.filter((occurrence) => !isRibbon(occurrence));
+    const before = timed.filter(
+      ({ startWall, endWall }) =>
+        endWall <= day * DAY + hours.from * MINUTE && startWall < day * DAY + hours.from * MINUTE,
+    );
+    const after = timed.filter(({ startWall }) => startWall >= day * DAY + hours.to * MINUTE);
+    return { day, onDay, whole: onDay.filter(isRibbon), before, after };
+  });
+  const above = Math.max(...columns.map(({ whole, before }) => whole.length * 17 + before.length * LINE)) + 4;
+  const below = Math.max(...columns.map(({ after }) => after.length * LINE)) + 2;
+  const room = area.height - DAY_HEAD - above - below;
+  const scale: HoursScale = {
+    ...hours,
+    foldedBefore: hours.from > 0,
+    foldedAfter: hours.to < 1440,
+    hourHeight: room / ((hours.to - hours.from) / 60),
+    foldHeight: 0,
+  };
+  const drawn = drawnMinutes(scale);
+  const marks = [];
+  for (let minute = drawn.from; minute <= drawn.to; minute += 60) marks.push(minute);
+  const top = DAY_HEAD + above;
+  return (
+    <div
+      className={classes.columns}
+      style={{ left: area.left, top: area.top, width: area.width, height: area.height }}
+    >
+      {marks.slice(0, -1).map((minute) => (
+        <div key={minute}>
+          <div className={classes.hourLine} style={{ top: top + minuteToY(scale, minute), left: RAIL }} />
+          <div className={classes.hour} style={{ top: top + minuteToY(scale, minute) + 1, width: RAIL - 5 }}>
+            {timeText(minute * MINUTE)}
+          </div>
+        </div>
+      ))}
+      <div className={classes.hourLine} style={{ top: top + hoursHeight(scale) }} />
+      {columns.map(({ day, onDay, whole, before, after }, index) => (
+        <div key={day} className={classes.column} style={{ left: RAIL + index * width, width }}>
+          <div className={classes.dayHead} style={{ top: 0, width }}>
+            {agendaDayText(day)}
+          </div>
+          <div style={{ position: 'absolute', top: DAY_HEAD, left: 2, right: 2 }}>
+            {whole.map((occurrence) => (
+              <PrintLine key={occurrence.key} occurrence={occurrence} paper={paperOf(occurrence)} />
+            ))}
+            {before.map((occurrence) => (
+              <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+            ))}
+          </div>
+          <div style={{ position: 'absolute', top, left: 0, right: 0, height: hoursHeight(scale) }}>
+            {layoutDay(onDay, day, scale).cards.map((card) => {
+              const { occurrence } = card;
+              const { paper, mark, letters } = paperOf(occurrence);
+              const notes = notesOf(occurrence);
+              return (
+                <div
+                  key={occurrence.key}
+                  className={classes.card}
+                  style={{
+                    ...paper,
+                    top: card.top + 1,
+                    height: card.height - 1,
+                    left: card.across.left * width + 1,
+                    width: card.across.width * width - 3,
+                  }}
+                >
+                  <span className={classes.mark} style={mark}>
+                    {letters}
+                  </span>
+                  <span className={classes.cardTitle}>
+                    {occurrence.title || words.entry.noTitle}
+                    {occurrence.availability === 'tentative' ? ' ?' : ''}
+                  </span>{' '}
+                  {[timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]
+                    .filter(Boolean)
+                    .join(' · ')}
+                  {notes ? <div className={classes.notes}>{notes}</div> : null}
+                </div>
+              );
+            })}
+          </div>
+          <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
+            {after.map((occurrence) => (
+              <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+            ))}
+          </div>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** An entry outside the printed hours: its time and title on one line. */
+function Outside({ occurrence, letters }: { occurrence: Occurrence; letters: string }) {
+  return (
+    <div className={classes.outside} style={{ whiteSpace: 'nowrap', height: LINE - 1 }}>
+      {timeText(occurrence.startWall)} {letters} {occurrence.title || words.entry.noTitle}
+    </div>
+  );
+}
+
+/** An entry on one line: mark, time, title. */
+export function PrintLine({
+  occurrence,
+  paper: { paper, mark, letters },
+}: {
+  occurrence: Occurrence;
+  paper: PrintPaper;
+}) {
+  return (
+    <div className={classes.line} style={{ textDecorationLine: paper.textDecorationLine }}>
+      <span
+        className={classes.lineMark}
+        style={{
+          ...mark,
+          // The mark's edge tells the availability where the line has no paper of its own.
+          ...(occurrence.availability === 'busy' || occurrence.availability === 'away'
+            ? null
+            : {
+                backgroundColor: '#FFFFFF',
+                color: '#000000',
+                border: `1px ${paper.borderStyle} ${paper.borderColor}`,
+              }),
+        }}
+      >
+        {letters}
+      </span>
+      <span>
+        {occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `}
+        <b>{occurrence.title || words.entry.noTitle}</b>
+        {occurrence.availability === 'tentative' ? ' ?' : ''}
+        {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
+      </span>
+    </div>
+  );
+}

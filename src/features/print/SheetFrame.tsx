@@ -1,0 +1,96 @@
+import type { ReactNode } from 'react';
+import type { SheetSize } from '@/core/layout/paper';
+import { addMonths, type DayRange } from '@/core/layout/views';
+import { monthGrid } from '@/core/layout/yearMonths';
+import { civilDate } from '@/core/time/civil';
+import { dayOfMonthText, monthText } from '@/ui/dates';
+import { words } from '@/ui/words';
+import { classes } from './printClasses';
+
+/** Pixels of the head, plain and with small months, and of the foot. */
+export const HEAD = 38;
+export const HEAD_WITH_MONTHS = 92;
+export const FOOT = 18;
+
+/** Where print goes on a sheet, in pixels. */
+export function printArea(sheet: SheetSize, smallMonths: boolean) {
+  const top = sheet.margin + (smallMonths ? HEAD_WITH_MONTHS : HEAD);
+  return {
+    left: sheet.margin,
+    top,
+    width: sheet.width - 2 * sheet.margin,
+    height: sheet.height - sheet.margin - FOOT - top,
+  };
+}
+
+/** A sheet of paper: title, small months, what it is about, and its number. */
+export function SheetFrame({
+  sheet,
+  title,
+  range,
+  smallMonths,
+  page,
+  pages,
+  children,
+}: {
+  sheet: SheetSize;
+  title: string;
+  range: DayRange;
+  smallMonths: boolean;
+  page: number;
+  pages: number;
+  children: ReactNode;
+}) {
+  const { margin } = sheet;
+  return (
+    <section
+      className={`${classes.sheet} print-sheet`}
+      data-testid="print-sheet"
+      aria-label={words.print.page(page, pages)}
+      style={{ width: sheet.width, height: sheet.height }}
+    >
+      <div
+        className={classes.head}
+        style={{ margin: `${margin}px ${margin}px 0`, height: smallMonths ? HEAD_WITH_MONTHS : HEAD }}
+      >
+        <div className={classes.title}>{title}</div>
+        {smallMonths ? (
+          <div className={classes.months} aria-hidden>
+            <SmallMonth day={range.first} shown={range} />
+            <SmallMonth day={addMonths(range.first, 1)} shown={range} />
+          </div>
+        ) : null}
+      </div>
+      {children}
+      <div className={classes.foot} style={{ left: margin, right: margin, bottom: margin - 6 }}>
+        <span>{words.product}</span>
+        <span>{words.print.page(page, pages)}</span>
+      </div>
+    </section>
+  );
+}
+
+function SmallMonth({ day, shown }: { day: number; shown: DayRange }) {
+  const { year, month } = civilDate(day);
+  return (
+    <div className={classes.month}>
+      <div className={classes.monthName}>{monthText(day)}</div>
+      {monthGrid(year, month).weeks.map((week, row) => (
+        <div key={row} className={classes.monthWeek}>
+          {week.map((each, column) => (
+            <span
+              key={column}
+              className={
+                each !== undefined && each >= shown.first && each < shown.end
+                  ? classes.monthShown
+                  : classes.monthDay
+              }
+            >
+              {each === undefined ? '' : dayOfMonthText(each)}
+            </span>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}

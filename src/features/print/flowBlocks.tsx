@@ -1,0 +1,132 @@
+import type { ReactNode } from 'react';
+import type { Calendar } from '@/core/model/calendar';
+import { byShownDay } from '@/core/layout/weekRows';
+import { isRibbon, type Occurrence } from '@/core/schedule/occurrence';
+import { DAY } from '@/core/time/civil';
+import { dayText, fullDayText, lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
+import { words } from '@/ui/words';
+import { classes } from './printClasses';
+import type { PrintPaper } from './usePrintPaper';
+
+/** A block of print that is not cut. */
+export interface FlowBlock {
+  readonly key: string;
+  readonly keepsWithNext: boolean;
+  readonly content: ReactNode;
+}
+
+interface FlowContext {
+  readonly days: readonly number[];
+  readonly occurrences: readonly Occurrence[];
+  readonly paperOf: (occurrence: Occurrence) => PrintPaper;
+  readonly notesOf: (occurrence: Occurrence) => string;
+  readonly calendars: readonly Calendar[];
+}
+
+/** Days in order with their entries, for an agenda on paper. Days without any are left out. */
+export function agendaBlocks({ days, occurrences, paperOf, notesOf }: FlowContext): FlowBlock[] {
+  const onDays = byShownDay(occurrences, days);
+  return days.flatMap((day): FlowBlock[] => {
+    const entries = onDays.get(day) ?? [];
+    if (entries.length === 0) return [];
+    return [
+      {
+        key: String(day),
+        keepsWithNext: true,
+        content: <div className={classes.agendaDay}>{fullDayText(day)}</div>,
+      },
+      ...entries.map((occurrence): FlowBlock => {
+        const { paper, mark, letters } = paperOf(occurrence);
+        const notes = notesOf(occurrence);
+        return {
+          key: `${day} ${occurrence.key}`,
+          keepsWithNext: false,
+          content: (
+            <div className={classes.agendaEntry}>
+              <div className={classes.agendaTime}>
+                {occurrence.allDay
+                  ? words.entry.allDayLabel
+                  : timeRangeText(occurrence.startWall, occurrence.endWall)}
+              </div>
+              <span
+                className={classes.lineMark}
+                style={{ ...mark, width: 24, height: 15, lineHeight: '14px', fontSize: 10 }}
+              >
+                {letters}
+              </span>
+              <div className={classes.agendaText}>
+                <b style={{ textDecorationLine: paper.textDecorationLine }}>
+                  {occurrence.title || words.entry.noTitle}
+                </b>
+                {occurrence.availability === 'busy'
+                  ? ''
+                  : ` · ${words.entry.availability[occurrence.availability]}`}
+                {occurrence.location ? ` · ${occurrence.location}` : ''}
+                {notes ? <div className={classes.notes}>{notes}</div> : null}
+              </div>
+            </div>
+          ),
+        };
+      }),
+    ];
+  });
+}
+
+/** The columns of the table, with their shares of the width. */
+const COLUMNS = [
+  { name: words.print.column.day, share: 0.15 },
+  { name: words.print.column.time, share: 0.13 },
+  { name: words.print.column.length, share: 0.1 },
+  { name: words.print.column.title, share: 0.28 },
+  { name: words.print.column.place, share: 0.2 },
+  { name: words.print.column.calendar, share: 0.14 },
+] as const;
+
+const Cells = ({ cells }: { cells: readonly ReactNode[] }) =>
+  COLUMNS.map(({ name, share }, index) => (
+    <div key={name} className={classes.cell} style={{ width: `${share * 100}%` }}>
+      {cells[index]}
+    </div>
+  ));
+
+/** The head of the table, which stands on every page. */
+export const tableHead = (
+  <div className={classes.rowHead}>
+    <Cells cells={COLUMNS.map(({ name }) => name)} />
+  </div>
+);
+
+/** Every entry as a row of a table. */
+export function tableBlocks({ days, occurrences, paperOf, notesOf, calendars }: FlowContext): FlowBlock[] {
+  const first = days[0]!;
+  return occurrences.map((occurrence): FlowBlock => {
+    const day = Math.max(first, Math.floor(occurrence.startWall / DAY));
+    const notes = notesOf(occurrence);
+    const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
+    return {
+      key: occurrence.key,
+      keepsWithNext: false,
+      content: (
+        <div className={classes.row} title={dayText(day)}>
+          <Cells
+            cells={[
+              shortDayText(day),
+              occurrence.allDay ? words.entry.allDayLabel : timeText(occurrence.startWall),
+              isRibbon(occurrence)
+                ? words.periods.inDays(
+                    Math.max(1, Math.ceil((occurrence.endWall - occurrence.startWall) / DAY)),
+                  )
+                : lengthText(occurrence.end - occurrence.start),
+              <span key="title" style={{ textDecorationLine: paperOf(occurrence).paper.textDecorationLine }}>
+                <b>{occurrence.title || words.entry.noTitle}</b>
+                {notes ? <span className={classes.notes}> {notes}</span> : null}
+              </span>,
+              occurrence.location,
+              `${paperOf(occurrence).letters} ${calendar?.name ?? ''}`,
+            ]}
+          />
+        </div>
+      ),
+    };
+  });
+}

@@ -1,0 +1,1 @@
+export { PrintScreen } from './PrintScreen';
