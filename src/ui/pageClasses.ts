@@ -1,6 +1,15 @@
 import type { CSSProperties } from 'react';
 
-const PLAIN_NUMBERS = new Set(['fontWeight', 'lineHeight', 'opacity', 'zIndex', 'flex', 'flexGrow']);
+const PLAIN_NUMBERS = new Set([
+  'fontWeight',
+  'lineHeight',
+  'opacity',
+  'zIndex',
+  'zoom',
+  'flex',
+  'flexGrow',
+  'flexShrink',
+]);
 
 const declaration = ([property, value]: [string, unknown]): string =>
   `${property.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}:${

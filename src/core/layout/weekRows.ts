@@ -15,7 +15,7 @@ export interface BarPiece {
 export interface WeekDay {
   readonly day: number;
   readonly bar: readonly BarPiece[];
-  /** The timed entries that are named here, by time; the first of those that begin earlier come first. */
+  /** The timed entries that are named here, by time. */
   readonly lines: readonly Occurrence[];
   /** How many entries of the day are neither named here nor drawn as a ribbon. */
   readonly hidden: number;
@@ -90,11 +90,13 @@ export function byShownDay(
  * Lays out one week: ribbons over its days, and for each day its bar and the lines that there is room for. Every entry
  * of a day is a ribbon, a line, or counted as hidden.
  * @param days the shown day numbers of the week, ascending
+ * @param pinned keys of entries that are named before others: the selected ones
  */
 export function layoutWeekRow(
   onDays: ReadonlyMap<number, readonly Occurrence[]>,
   days: readonly number[],
   room: WeekRowRoom,
+  pinned: ReadonlySet<string> = new Set(),
 ): WeekRow {
   const whole = [...new Set(days.flatMap((day) => (onDays.get(day) ?? []).filter(isRibbon)))];
   const all = layoutRibbons(whole, days);
@@ -116,7 +118,7 @@ export function layoutWeekRow(
       );
       const lines = Math.max(0, room.lines - Math.ceil(taken * room.linesPerRibbon));
       const fits = timed.length + (unseen > 0 ? 1 : 0) <= lines;
-      const named = fits ? timed : timed.slice(0, Math.max(0, lines - 1));
+      const named = fits ? timed : namedLines(timed, Math.max(0, lines - 1), pinned);
       return {
         day,
         bar: layoutBar(timed, day, room),
@@ -125,6 +127,17 @@ export function layoutWeekRow(
       };
     }),
   };
+}
+
+/** The first entries of a day by time, with pinned ones among them in place of the last. */
+function namedLines(
+  timed: readonly Occurrence[],
+  count: number,
+  pinned: ReadonlySet<string>,
+): readonly Occurrence[] {
+  const wanted = timed.filter(({ key }) => pinned.has(key)).slice(0, count);
+  const others = timed.filter(({ key }) => !pinned.has(key)).slice(0, count - wanted.length);
+  return timed.filter((occurrence) => wanted.includes(occurrence) || others.includes(occurrence));
 }
 
 /** The rows of a view of weeks: the shown days, a list for each week. */

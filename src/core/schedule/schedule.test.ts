@@ -108,7 +108,7 @@ test('load counts busy and away time within the working hours, overlaps once', (
   );
   const occurrences = index.between(dayWindow(day, day + 1, FENNICK), FENNICK);
   expect(loadOfDays(occurrences, day, day + 1, standardWorkingPattern)).toEqual([
-    { day, booked: 120, working: 450, taken: false },
+    { day, booked: 120, working: 450, total: 150, taken: false },
   ]);
   expect(minutesByCalendar(occurrences, day, day + 1)).toEqual({ meetings: 120, desk: 60 });
   const at = (hour: number) => Date.UTC(2027, 2, 9, hour);

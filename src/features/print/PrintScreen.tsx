@@ -4,11 +4,13 @@ import { createPortal } from 'react-dom';
 import { type LayoutChangeEvent, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { PAPER_NAMES, sheetSize } from '@/core/layout/paper';
 import { dateString, isRealDate, MINUTE, parseDate } from '@/core/time/civil';
+import { periodAt } from '@/core/time/periods';
 import { patternHours } from '@/core/time/workingPattern';
 import { usePlanAddress } from '@/features/workspace';
-import { useCalendars, useDays, useSettings } from '@/store';
+import { useCalendars, useDays, usePeriodSets, useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { PickField, SelectField } from '@/ui/primitives/Field';
 import { PanelHead } from '@/ui/primitives/PanelHead';
@@ -39,12 +41,18 @@ export function PrintScreen() {
   const { workingPattern } = useSettings();
   const calendars = useCalendars();
   const [hidden, setHidden] = useState<readonly string[]>(address.hidden);
+  const sets = usePeriodSets();
+  const periods = sets.flatMap((set) => {
+    const period = periodAt(set.rule, address.day);
+    return period ? [{ set, range: { first: period.first, end: period.end } }] : [];
+  });
+  const rangeOfView = periods.find(({ set }) => set.id === address.periodSetId)?.range;
   const [options, setOptions] = useState((): PrintOptions => {
     const layout = layoutOfView(address.view);
     const hours = patternHours(workingPattern);
     return {
       layout,
-      range: rangeForLayout(layout, address.day),
+      range: rangeOfView ?? rangeForLayout(layout, address.day),
       fromMinute: Math.max(0, hours.from - 60),
       toMinute: Math.min(1440, hours.to + 60),
       notes: false,
@@ -133,6 +141,17 @@ export function PrintScreen() {
               error={range.end - range.first > MOST_DAYS ? words.print.tooLong : undefined}
             />
           </View>
+          {periods.length > 0 ? (
+            <View style={styles.row}>
+              {periods.map((period) => (
+                <Button
+                  key={period.set.id}
+                  label={words.presets.thisPeriod(period.set.name)}
+                  onPress={() => change({ range: period.range })}
+                />
+              ))}
+            </View>
+          ) : null}
           {hasHours ? (
             <View style={styles.row}>
               <SelectField

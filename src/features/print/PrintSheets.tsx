@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { sheetSize } from '@/core/layout/paper';
-import { shownDays } from '@/core/layout/views';
+import { type DayRange, shownDays } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
 import { initialLook } from '@/core/model/look';
 import type { Occurrence } from '@/core/schedule/occurrence';
@@ -14,6 +14,19 @@ import { pageRanges, type PrintOptions } from './printOptions';
 import { SheetFrame } from './SheetFrame';
 import { usePrintPaper } from './usePrintPaper';
 import { WeeksSheet } from './WeeksSheet';
+
+/** What a page is about: for weeks, the days that were asked for rather than the whole weeks that hold them. */
+function titleOf(
+  layout: PrintOptions['layout'],
+  page: DayRange,
+  shown: readonly number[],
+  range: DayRange,
+): string {
+  if (layout === 'day') return fullDayText(page.first);
+  const first = layout === 'weeks' ? Math.max(shown[0]!, range.first) : shown[0]!;
+  const last = layout === 'weeks' ? Math.min(shown.at(-1)!, range.end - 1) : shown.at(-1)!;
+  return rangeText(first, last, true);
+}
 
 /** All sheets of what is printed. */
 export function PrintSheets({
@@ -63,7 +76,7 @@ export function PrintSheets({
       <SheetFrame
         key={page.first}
         sheet={sheet}
-        title={layout === 'day' ? fullDayText(page.first) : rangeText(shown[0]!, shown.at(-1)!, true)}
+        title={titleOf(layout, page, shown, range)}
         range={page}
         smallMonths={smallMonths}
         page={index + 1}

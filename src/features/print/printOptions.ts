@@ -1,7 +1,6 @@
 import type { PaperName } from '@/core/layout/paper';
-import { type DayRange, wholeWeeks } from '@/core/layout/views';
+import { addMonths, type DayRange, monthOf, wholeWeeks } from '@/core/layout/views';
 import type { ViewName } from '@/core/model/look';
-import { addMonths } from '@/core/layout/views';
 import { startOfWeek } from '@/core/time/civil';
 
 /** What can be printed. */
@@ -86,8 +85,9 @@ export function rangeForLayout(layout: PrintLayout, day: number): DayRange {
     case 'week':
       return { first: startOfWeek(day), end: startOfWeek(day) + 7 };
     case 'weeks':
-    case 'agenda':
     case 'table':
+      return monthOf(day);
+    case 'agenda':
       return { first: day, end: addMonths(day, 1) };
   }
 }

@@ -31,11 +31,17 @@ export function usePlanAddress() {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
   const text = JSON.stringify(
-    Object.entries(parameters).map(([name, value]) => [name, one(value as string | string[] | undefined)]),
+    Object.entries(parameters).flatMap(([name, value]) => {
+      const said = one(value as string | string[] | undefined);
+      return said === undefined ? [] : [[name, said]];
+    }),
   );
 
   const address = useMemo((): PlanAddress => {
-    const said = Object.fromEntries(JSON.parse(text) as [string, string | undefined][]);
+    const said = Object.fromEntries(JSON.parse(text) as [string, string][]) as Record<
+      string,
+      string | undefined
+    >;
     const look = readLook(said, wide ? 'workdays' : 'days');
     const zone = look.zone !== undefined && isKnownZone(look.zone) ? look.zone : homeZone;
     const today = Math.floor(instantToWall(zone, clock()) / DAY);

@@ -51,6 +51,7 @@ export function WeeksView({
   const detail = columnWidth < WIDE_BAR ? 'bars' : address.detail;
   const rowHeight = Math.max(LEAST_ROW[detail], (height - WEEKDAYS - 2) / weeks.length);
 
+  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
   const rows = useMemo(() => {
     const hours = patternHours(workingPattern);
     const onDays = byShownDay(answer?.occurrences ?? [], days);
@@ -61,8 +62,8 @@ export function WeeksView({
       from: Math.max(0, hours.from - 60),
       to: Math.min(1440, hours.to + 60),
     };
-    return weeks.map((week) => layoutWeekRow(onDays, week, room));
-  }, [answer, days, weeks, rowHeight, detail, workingPattern]);
+    return weeks.map((week) => layoutWeekRow(onDays, week, room, selected));
+  }, [answer, days, weeks, rowHeight, detail, workingPattern, selected]);
 
   const byKey = useMemo(
     () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
@@ -73,7 +74,6 @@ export function WeeksView({
     () => new Map((answer?.loads ?? []).map((load) => [load.day, load] as const)),
     [answer],
   );
-  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
   const order = useMemo((): CardOrder => {
     const lists = rows.flatMap((row) =>
       row.days.map((day, index) => [

@@ -1,0 +1,178 @@
+import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
+import type { CalendarEvent } from '../model/entry';
+import { OccurrenceIndex } from '../schedule/occurrenceIndex';
+import { localString, parseDate } from '../time/civil';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
+import { EntrySearch, type SearchField } from './entrySearch';
+import { isQueryEmpty, parseSearch } from './searchQuery';
+
+const now = Date.UTC(2027, 2, 9, 10, 20);
+const calendars = [
+  { id: 'meetings', name: 'Meetings', mark: 'ME' },
+  { id: 'desk', name: 'Desk work', mark: 'DW' },
+];
+const searching = (...events: CalendarEvent[]) => {
+  const index = new OccurrenceIndex();
+  index.load(events);
+  const search = new EntrySearch(index);
+  const find = (text: string, field?: SearchField) =>
+    search.find({
+      text,
+      ...(field ? { field } : {}),
+      zone: FENNICK,
+      now,
+      workingPattern: standardWorkingPattern,
+      calendars,
+      limit: 20,
+    });
+  const ids = async (text: string, field?: SearchField) =>
+    (await find(text, field)).hits.map(({ occurrence }) => occurrence.entryId);
+  return { index, search, find, ids };
+};
+const attendee = ['attendee', { cn: 'Salma Wray' }, 'cal-address', 'mailto:salma@fennick.example'];
+const attachment = ['attach', { filename: 'grant figures.csv' }, 'uri', 'https://files.fennick.example/2'];
+
+const corpus = [
+  event({
+    id: 'lens',
+    title: 'Lens invoices',
+    calendarId: 'desk',
+    start: zoned('2027-03-10T10:00'),
+    end: zoned('2027-03-10T11:00'),
+  }),
+  event({
+    id: 'panel',
+    title: 'Halifax panel',
+    notes: 'Bring the lens figures',
+    preserved: { properties: [attendee, attachment], components: [] },
+  }),
+  event({
+    id: 'cafe',
+    title: 'Café round',
+    location: 'Lamp room',
+    start: zoned('2026-03-10T10:00'),
+    end: zoned('2026-03-10T11:00'),
+  }),
+  event({
+    id: 'lamp',
+    title: 'Order lamp oil',
+    categories: ['stores'],
+    start: zoned('2027-06-01T09:00'),
+    end: zoned('2027-06-01T09:30'),
+  }),
+  series('FREQ=WEEKLY;BYDAY=TU', {
+    id: 'rota',
+    title: 'Keeper rota call',
+    start: zoned('2026-01-06T14:00'),
+    end: zoned('2026-01-06T15:00'),
+  }),
+  event({
+    id: 'moved',
+    title: 'Keeper rota call',
+    seriesId: 'rota',
+    recurrenceId: zoned('2027-03-09T14:00'),
+    start: zoned('2027-03-09T16:00'),
+    end: zoned('2027-03-09T17:00'),
+  }),
+  series('FREQ=DAILY;COUNT=3', {
+    id: 'done',
+    title: 'Tower paint',
+    start: zoned('2026-05-01T08:00'),
+    end: zoned('2026-05-01T12:00'),
+  }),
+];
+
+describe('a search line', () => {
+  test('is words, exact phrases and operators', () => {
+    expect(
+      parseSearch('lens #ME from:2027-01 to:2027-03-31 is:series has:attachment "as it is" bill'),
+    ).toEqual({
+      words: 'lens bill',
+      phrases: ['as it is'],
+      calendars: ['ME'],
+      from: parseDate('2027-01-01'),
+      end: parseDate('2027-04-01'),
+      is: 'series',
+      has: ['attachment'],
+      problems: [],
+    });
+    expect(parseSearch('to:2027').end).toBe(parseDate('2028-01-01'));
+    expect(parseSearch('to:2027-12').end).toBe(parseDate('2028-01-01'));
+  });
+  test('says what it does not understand, but not while it is typed', () => {
+    expect(parseSearch('from:soon is:lost').problems).toEqual(['from:soon', 'is:lost']);
+    expect(parseSearch('from:2027-02-30').problems).toEqual(['from:2027-02-30']);
+    expect(parseSearch('from: "half').problems).toEqual([]);
+    expect(isQueryEmpty(parseSearch('  from: # '))).toBe(false);
+    expect(isQueryEmpty(parseSearch('  from: '))).toBe(true);
+  });
+});
+
+test('words are found in every field, with counts by field', async () => {
+  const { find, ids } = searching(...corpus);
+  const lens = await find('lens');
+  expect(lens.hits.map(({ occurrence }) => occurrence.entryId)).toEqual(['lens', 'panel']);
+  expect(lens.counts).toMatchObject({ title: 1, notes: 1, place: 0, people: 0 });
+  expect(await ids('lens', 'notes')).toEqual(['panel']);
+  expect(await ids('salma')).toEqual(['panel']);
+  expect(await ids('figures csv')).toEqual(['panel']);
+  expect(await ids('stores')).toEqual(['lamp']);
+  expect(await ids('lamp')).toEqual(['lamp', 'cafe']);
+});
+
+test('beginnings of words, missing accents and typing errors are forgiven', async () => {
+  const { ids } = searching(...corpus);
+  expect(await ids('hali')).toEqual(['panel']);
+  expect(await ids('cafe')).toEqual(['cafe']);
+  expect(await ids('CAFÉ')).toEqual(['cafe']);
+  expect(await ids('invocies')).toEqual(['lens']);
+  // The next date of the series is the changed one.
+  expect(await ids('kepper rota')).toEqual(['moved']);
+});
+
+test('a series is found once, with its next date; one that has ended, with its last', async () => {
+  const { find } = searching(...corpus);
+  const rota = await find('keeper');
+  expect(rota.total).toBe(1);
+  // The call of today was moved to 16:00.
+  expect(localString(rota.hits[0]!.occurrence.startWall)).toBe('2027-03-09T16:00:00');
+  const done = await find('paint');
+  expect(localString(done.hits[0]!.occurrence.startWall)).toBe('2026-05-03T08:00:00');
+});
+
+test('operators narrow what is found, also without words', async () => {
+  const { ids } = searching(...corpus);
+  expect(await ids('#DW')).toEqual(['lens']);
+  expect(await ids('#desk lens')).toEqual(['lens']);
+  expect(await ids('#XX')).toEqual([]);
+  expect(await ids('is:series')).toEqual(['moved', 'done']);
+  expect(await ids('has:attachment')).toEqual(['panel']);
+  expect(await ids('has:people is:single')).toEqual(['panel']);
+  expect(await ids('"lamp oil"')).toEqual(['lamp']);
+  expect(await ids('"oil lamp"')).toEqual([]);
+  expect(await ids('from:2027-06 is:single')).toEqual(['lamp']);
+  expect(await ids('to:2026-04 is:single')).toEqual(['cafe']);
+  expect(await ids('rota from:2027-05 to:2027-05')).toEqual(['rota']);
+});
+
+test('the search follows changes', async () => {
+  const { index, search, ids } = searching(...corpus);
+  expect(await ids('signal')).toEqual([]);
+  const added = event({
+    id: 'signal',
+    title: 'Signal mast',
+    start: date('2027-04-01'),
+    end: date('2027-04-02'),
+  });
+  index.put(added);
+  search.put(added);
+  expect(await ids('signal')).toEqual(['signal']);
+  const renamed = { ...added, title: 'Flag mast' };
+  index.put(renamed);
+  search.put(renamed);
+  expect(await ids('signal')).toEqual([]);
+  expect(await ids('flag')).toEqual(['signal']);
+  index.remove('signal');
+  search.remove('signal');
+  expect(await ids('flag')).toEqual([]);
+});
