@@ -1,5 +1,6 @@
 import { dayAfter, EntryMaker } from './entryMaker';
 import { addFiller, addSeries } from './filler';
+import { periodSets, presets } from './looks';
 import type { DemoData } from './makeDemo';
 import { Chance } from './random';
 import { calendars, settings, TODAY } from './scenario';
@@ -14,5 +15,5 @@ export function makeLarge(seed = 11, entries = 20_000, series = 2_000): DemoData
   addShowcase(make);
   addSeries(make, chance, first, days, series - make.entries.filter((entry) => entry.recurrence).length);
   addFiller(make, chance, first, days, entries - make.entries.length, { from: '', to: '' });
-  return { calendars, entries: make.entries, settings };
+  return { calendars, entries: make.entries, settings, presets, periodSets };
 }

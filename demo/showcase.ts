@@ -1,5 +1,25 @@
 import type { EntryMaker } from './entryMaker';
 
+/** Who is invited, with an answer each; `?` for none yet. Files hold people like this (ATTENDEE). */
+const invited = (people: Readonly<Record<string, string>>, ...attached: string[]) => ({
+  preserved: {
+    properties: [
+      ...Object.entries(people).map(([name, answer]) => [
+        'attendee',
+        { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
+        'cal-address',
+        `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
+      ]),
+      ...attached.map((name) => [
+        'attach',
+        { filename: name },
+        'uri',
+        `https://files.fennick.example/${encodeURIComponent(name)}`,
+      ]),
+    ],
+    components: [],
+  },
+});
 const reminded = (minutesBefore: number) => ({ reminders: [{ minutesBefore }] });
 
 /** The weeks around today, written by hand: what the pictures show, and one of every kind of entry. */
@@ -26,6 +46,7 @@ export function addShowcase(make: EntryMaker): void {
       left: ['2026-12-29'],
       skip: 'omit',
       ...reminded(10),
+      ...invited({ 'Oona Pell': 'ACCEPTED', 'Dev Arlen': 'ACCEPTED' }),
     },
   );
   make.changed(rotaCall, '2027-02-23', '2027-02-24T15:00');
@@ -53,6 +74,7 @@ export function addShowcase(make: EntryMaker): void {
   make.series('meetings', '2027-02-05T11:30', 60, 'FREQ=WEEKLY;COUNT=10', 'Lens workshop', {
     location: 'online',
     notes: 'With Marek Dunne.',
+    ...invited({ 'Marek Dunne': 'ACCEPTED' }),
     skip: 'next',
   });
   make.series('meetings', '2026-10-01T14:00', 30, 'FREQ=WEEKLY;INTERVAL=2', 'One-to-one Dev', {
@@ -80,13 +102,15 @@ export function addShowcase(make: EntryMaker): void {
   make.days('visits', '2027-03-08', 2, 'Tower paint, Skerry', { availability: 'free' });
   make.timed('desk', '2027-03-09T10:30', 90, 'Q1 works report', {
     notes: 'Figures from stores, pictures from Skerry.',
+    categories: ['report'],
+    ...invited({}, 'skerry tower.jpg', 'stores figures.csv'),
   });
   make.timed(
     'meetings',
     '2027-03-09T11:00',
     45,
     'Tobias: crane survey',
-    { location: 'online' },
+    { location: 'online', ...invited({ 'Tobias Rask': 'ACCEPTED' }, 'crane plan.pdf') },
     'Europe/Lisbon',
   );
   make.timed(
@@ -94,7 +118,7 @@ export function addShowcase(make: EntryMaker): void {
     '2027-03-09T13:00',
     30,
     'Halifax call',
-    { location: 'online', ...reminded(15) },
+    { location: 'online', ...reminded(15), ...invited({ 'Salma Wray': '?' }) },
     'America/Halifax',
   );
   make.timed('visits', '2027-03-10T08:30', 480, 'Gull Point inspection', {
@@ -102,7 +126,11 @@ export function addShowcase(make: EntryMaker): void {
     ...reminded(60),
   });
   make.timed('home', '2027-03-10T19:30', 90, 'Choir', { classification: 'private' });
-  make.timed('grants', '2027-03-11T09:00', 60, 'Halifax grant panel', { location: 'online' });
+  make.timed('grants', '2027-03-11T09:00', 60, 'Halifax grant panel', {
+    location: 'online',
+    categories: ['report'],
+    ...invited({ 'Salma Wray': 'ACCEPTED', 'Tobias Rask': '?' }),
+  });
   make.timed('desk', '2027-03-11T10:30', 120, 'Order lantern glass');
   make.timed('meetings', '2027-03-11T14:15', 60, 'Boat hire quote', { availability: 'tentative' });
   make.timed('visits', '2027-03-11T14:20', 70, 'Crane test, boat shed', { location: 'Boat shed' });

@@ -25,11 +25,33 @@ export const test = base.extend({
 });
 export { expect };
 
-/** Opens Plan and waits until its entries are there. */
+/** Opens Plan and waits until its view, and in it an entry, is there. */
 export async function openPlan(page: Page, path = '/'): Promise<void> {
   await page.goto(path);
-  await expect(page.getByTestId('hours')).toBeVisible();
-  await expect(page.getByTestId('card').first()).toBeVisible();
+  await expect(page.getByTestId(/^(hours|weeks|year|agenda|lanes)$/)).toBeVisible();
+  if (!path.includes('view=weeks') && !path.includes('view=year'))
+    await expect(page.getByTestId('card').first()).toBeVisible();
+}
+
+/** Shows another view by the switch, or by the menu where there is no room for one. */
+export async function chooseView(page: Page, name: string): Promise<void> {
+  const radio = page.getByRole('radio', { name, exact: true });
+  if ((await radio.count()) > 0) return radio.click();
+  await press(page.getByRole('button', { name: /^View: / }));
+  await press(page.getByRole('menuitem', { name, exact: true }));
+}
+
+/** Opens one of Plan's sheets: in the tools, or in the menu of views on a phone. */
+export async function openTool(page: Page, name: RegExp): Promise<Locator> {
+  const tool = page.getByRole('button', { name });
+  if ((await tool.count()) > 0) await press(tool.first());
+  else {
+    await press(page.getByRole('button', { name: /^View: / }));
+    await press(page.getByRole('menuitem', { name }));
+  }
+  const sheet = page.getByRole('dialog');
+  await expect(sheet).toBeVisible();
+  return sheet;
 }
 
 /** The card of an entry by its title. */

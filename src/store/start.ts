@@ -4,7 +4,9 @@ import type { Change, Patch } from '@/core/change/patch';
 import { Calendar } from '@/core/model/calendar';
 import { Entry } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
+import { PeriodSet } from '@/core/model/periodSet';
 import { Settings } from '@/core/model/settings';
+import { ViewPreset } from '@/core/model/viewPreset';
 import { isKnownZone } from '@/core/time/zones';
 import { workerEngine } from '@/engine/client';
 import { openDatabase } from './database';
@@ -13,7 +15,15 @@ import { browserTabs } from './tabs';
 
 /** What the server gives to a browser that has no data yet: the demo's, or nothing. */
 export const StartData = z.object({
-  demo: z.object({ calendars: z.array(Calendar), entries: z.array(Entry), settings: Settings }).nullable(),
+  demo: z
+    .object({
+      calendars: z.array(Calendar),
+      entries: z.array(Entry),
+      settings: Settings,
+      presets: z.array(ViewPreset),
+      periodSets: z.array(PeriodSet),
+    })
+    .nullable(),
 });
 export type StartData = z.infer<typeof StartData>;
 
@@ -59,6 +69,13 @@ function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
       after,
     })),
     ...demo.entries.map((after): Change => ({ collection: 'entries', id: after.id, before: null, after })),
+    ...demo.presets.map((after): Change => ({ collection: 'presets', id: after.id, before: null, after })),
+    ...demo.periodSets.map((after): Change => ({
+      collection: 'periodSets',
+      id: after.id,
+      before: null,
+      after,
+    })),
     { collection: 'settings', id: 'settings', before: null, after: demo.settings },
   ];
 }

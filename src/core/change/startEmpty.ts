@@ -3,16 +3,20 @@ import { COLLECTION_NAMES, type State } from '../model/state';
 import { saveCalendar } from './calendarChanges';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
 
-/** Removes all calendars and entries and leaves the demo: one empty calendar, and the system's clock. */
+/** Removes all calendars, entries, presets and period sets and leaves the demo: one empty calendar, and the system's clock. */
 export function startEmpty(state: State, context: ChangeContext): Patch {
-  const removed = COLLECTION_NAMES.filter(
-    (name) => name === 'calendars' || name === 'entries' || name === 'bin',
-  ).flatMap((collection) =>
-    [...state[collection].values()].map(
-      (before) => ({ collection, id: before.id, before, after: null }) as Change,
-    ),
+  const removed = COLLECTION_NAMES.filter((name) => name !== 'settings' && name !== 'sessions').flatMap(
+    (collection) =>
+      [...state[collection].values()].map(
+        (before) => ({ collection, id: before.id, before, after: null }) as Change,
+      ),
   );
-  const { demoNow: _, targetCalendarId: __, ...settings } = state.settings.get('settings') as Settings;
+  const {
+    demoNow: _,
+    targetCalendarId: __,
+    startPresetId: ___,
+    ...settings
+  } = state.settings.get('settings') as Settings;
   const first = saveCalendar(
     state,
     undefined,

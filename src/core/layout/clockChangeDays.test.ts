@@ -1,6 +1,5 @@
-import { FENNICK } from '../../../testing/samples';
 import { occurrenceOf } from '../schedule/occurrence';
-import { event, zoned } from '../../../testing/samples';
+import { event, FENNICK, zoned } from '../../../testing/samples';
 import { parseDate } from '../time/civil';
 import { clockChangeOn } from '../time/clockChange';
 import { instantOf } from '../time/eventTime';

@@ -56,7 +56,8 @@ export function TitleText({
   numberOfLines,
 }: {
   size?: FontSize;
-  level?: 1 | 2 | 3;
+  /** `none`: what it stands in is the heading. */
+  level?: 1 | 2 | 3 | 'none';
   colour?: string;
   style?: StyleProp<TextStyle>;
   children?: ReactNode;
@@ -65,8 +66,7 @@ export function TitleText({
   const { colours } = useTheme();
   return (
     <Text
-      role="heading"
-      aria-level={level}
+      {...(level === 'none' ? null : { role: 'heading' as const, 'aria-level': level })}
       numberOfLines={numberOfLines}
       style={[
         {

@@ -1,4 +1,4 @@
-import { Pressable, StyleSheet } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { type PlanAddress, workspace } from '@/features/workspace';
 import { TitleText } from '@/ui/primitives/AppText';
 import { corner, sizes } from '@/ui/theme/tokens';
@@ -19,25 +19,27 @@ export function PeriodTitle({
   size: 'display' | 'title';
   withYear: boolean;
 }) {
+  const range = titleText(address, planRange, withYear);
   return (
-    <Pressable
-      role="button"
-      aria-label={words.goto.open(titleText(address, planRange, true))}
-      onPress={() => workspace.openSheet('goto')}
-      style={styles.press}
-      {...webProps({ 'aria-haspopup': 'dialog' })}
-    >
-      <TitleText level={1} size={size} numberOfLines={1}>
-        {titleText(address, planRange, withYear)}
-      </TitleText>
-    </Pressable>
+    <View role="heading" aria-level={1} style={styles.heading}>
+      <Pressable
+        role="button"
+        aria-label={words.goto.open(range)}
+        onPress={() => workspace.openSheet('goto')}
+        style={styles.press}
+        {...webProps({ 'aria-haspopup': 'dialog' })}
+      >
+        <TitleText level="none" size={size} numberOfLines={1}>
+          {range}
+        </TitleText>
+      </Pressable>
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
+  heading: { flexShrink: 1, marginRight: 'auto', minWidth: 0 },
   press: {
-    flexShrink: 1,
-    marginRight: 'auto',
     minHeight: sizes.target,
     justifyContent: 'center',
     borderRadius: corner,

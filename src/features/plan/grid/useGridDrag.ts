@@ -7,6 +7,8 @@ import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 import { type Ghost, setGhost, useGhost } from './ghost';
 
+/** What acts for itself, or is no part of the grid (`data-inert`). */
+const CONTROLS = '[role="button"]:not([data-key]), button:not([data-key]), [role="heading"], [data-inert]';
 /** A finger that has picked a card up and is lifted after so long selects it. */
 const LONG_PRESS = 230;
 /** A held finger may be followed by a click, which is not meant. */
@@ -77,7 +79,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
 
   const pickUp = (touched: EventTarget | null, x: number, y: number, since = 0): Pickup => {
     const target = touched instanceof Element ? touched : null;
-    const isControl = !!target?.closest('[role="button"]:not([data-key]), [role="heading"]');
+    const isControl = !!target?.closest(CONTROLS);
     const card = target?.closest<HTMLElement>('[data-key]') ?? null;
     const key = card?.dataset.key;
     const occurrence = key === undefined ? undefined : geometry.occurrence(key);

@@ -13,7 +13,7 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
   const hours = [];
   for (let minute = drawn.from; minute < drawn.to; minute += 60) hours.push(minute);
   return (
-    <View style={[styles.rail, { height: hoursHeight(scale) }]} aria-hidden>
+    <View style={[styles.rail, { height: hoursHeight(scale) }]} aria-hidden testID="hour-rail">
       {hours.map((minute) => (
         <AppText
           key={minute}

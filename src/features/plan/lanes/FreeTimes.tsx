@@ -26,6 +26,7 @@ export function FreeTimes({
   return (
     <div
       role="group"
+      data-inert
       aria-label={words.lanes.together}
       className={classes.row}
       style={{ backgroundColor: colours.page }}

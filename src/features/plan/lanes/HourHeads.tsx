@@ -23,6 +23,7 @@ export function HourHeads({
   return (
     <div
       aria-hidden
+      data-inert
       className={classes.row}
       style={{ borderColor: colours.line, backgroundColor: colours.card, color: colours.quietInk }}
     >

@@ -54,6 +54,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
       }}
     >
       <div
+        data-inert
         className={classes.head}
         style={{ width: headWidth, backgroundColor: colours.card, borderColor: colours.line }}
       >

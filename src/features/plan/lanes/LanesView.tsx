@@ -92,7 +92,7 @@ export function LanesView({
   }, [answer, zone, day, hours, now]);
 
   useGridDrag(
-    { frame: lanesBox, scroller },
+    { frame: frame as unknown as React.RefObject<HTMLElement | null>, scroller },
     {
       pointAt: (clientX, clientY) => {
         const box = lanesBox.current!.getBoundingClientRect();

@@ -12,8 +12,13 @@ export function useStartPreset(): void {
   const start = useRef(presets.find(({ id }) => id === startPresetId));
   useEffect(() => {
     if (wasOpened) return;
-    wasOpened = true;
     const saysWhat = [...new URLSearchParams(window.location.search).keys()].some((name) => name !== 'now');
-    if (start.current && !saysWhat) apply(start.current, { quietly: true });
+    const preset = start.current;
+    // The router takes no parameters before the first screen stands.
+    const handle = setTimeout(() => {
+      wasOpened = true;
+      if (preset && !saysWhat) apply(preset, { quietly: true });
+    }, 0);
+    return () => clearTimeout(handle);
   }, [apply]);
 }

@@ -51,13 +51,12 @@ export const EntryLineCard = memo(function EntryLineCard({
   const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
   const [shown = ''] = fitWords(title, [room], (text) => measureSmallText(text, '700'));
   const details = isFull
-    ? fitWords(
+    ? [
         [timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]
           .filter(Boolean)
           .join(' · '),
-        [width - MARK - PADDING],
-        regular,
-      )[0]
+        timeRangeText(occurrence.startWall, occurrence.endWall),
+      ].find((said) => regular(said) <= width - PADDING)
     : undefined;
   return (
     <div
@@ -79,13 +78,11 @@ export const EntryLineCard = memo(function EntryLineCard({
       <span aria-hidden className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
         {selected ? '✓' : calendar?.mark}
       </span>
-      <span className={classes.text}>
-        <span className={occurrence.status === 'cancelled' ? classes.struck : undefined}>
-          {time ? <span className={classes.time}>{time} </span> : null}
-          {shown}
-        </span>
-        {details ? <span className={classes.details}>{details}</span> : null}
+      <span className={`${classes.text} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}>
+        {time ? <span className={classes.time}>{time} </span> : null}
+        {shown}
       </span>
+      {details ? <span className={classes.details}>{details}</span> : null}
     </div>
   );
 });
@@ -93,6 +90,7 @@ export const EntryLineCard = memo(function EntryLineCard({
 const classes = pageClasses('entryline', {
   line: {
     display: 'flex',
+    flexWrap: 'wrap',
     alignItems: 'flex-start',
     boxSizing: 'border-box',
     borderWidth: hairline,
@@ -115,8 +113,8 @@ const classes = pageClasses('entryline', {
     flexShrink: 0,
     borderRadius: `${corner - 1}px 0 ${corner - 1}px 0`,
   },
-  text: { display: 'flex', flexDirection: 'column', paddingLeft: 4, overflow: 'hidden', fontWeight: 500 },
+  text: { paddingLeft: 4, overflow: 'hidden', fontWeight: 500 },
   time: { fontVariantNumeric: 'tabular-nums', fontWeight: 400 },
-  details: { fontWeight: 400, fontVariantNumeric: 'tabular-nums' },
+  details: { flexBasis: '100%', paddingLeft: 4, fontWeight: 400, fontVariantNumeric: 'tabular-nums' },
   struck: { textDecorationLine: 'line-through' },
 });

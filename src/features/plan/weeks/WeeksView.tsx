@@ -88,7 +88,7 @@ export function WeeksView({
 
   useGridDrag(
     {
-      frame: rowsBox as unknown as React.RefObject<HTMLElement | null>,
+      frame: frame as unknown as React.RefObject<HTMLElement | null>,
       scroller: scroller as unknown as React.RefObject<HTMLElement | null>,
     },
     {
@@ -159,7 +159,11 @@ export function WeeksView({
           aria-label={words.weeks.grid(rangeText(days[0]!, days.at(-1)!, true))}
           style={styles.grid}
         >
-          <View role="row" style={[styles.weekdays, { borderColor: colours.line }]}>
+          <View
+            role="row"
+            {...webProps({ dataSet: { inert: 'true' } })}
+            style={[styles.weekdays, { borderColor: colours.line }]}
+          >
             {numberWidth > 0 ? (
               <View role="columnheader" aria-label={words.weeks.numberHead} style={{ width: numberWidth }} />
             ) : null}
