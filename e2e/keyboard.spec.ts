@@ -155,9 +155,9 @@ test('views, steps and the list of keys have keys', async ({ page }) => {
   await press('4');
   await expect(page.getByTestId('day-head')).toHaveCount(7);
   await press(']');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('15–21 March 2027');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('15–21 March');
   await press('.');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('8–14 March 2027');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('8–14 March');
   await press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await press('Escape');

@@ -6,8 +6,14 @@ const HARMLESS: RegExp[] = [];
 /**
  * A test whose page may write no warning or error to the console and send no request to another machine.
  */
-export const test = base.extend({
-  page: async ({ page, baseURL }, runTest) => {
+export const test = base.extend<{ savesData: boolean }>({
+  /** Whether the browser is asked to save data: nothing is fetched ahead, which a hundred pages in a row need not do. */
+  savesData: [true, { option: true }],
+  page: async ({ page, baseURL, savesData }, runTest) => {
+    if (savesData)
+      await page.addInitScript(() =>
+        Object.defineProperty(Navigator.prototype, 'connection', { value: { saveData: true } }),
+      );
     const faults: string[] = [];
     page.on('console', (message) => {
       const isFault = message.type() === 'error' || message.type() === 'warning';

@@ -18,7 +18,7 @@ const percentile = (times: number[], share: number): string => {
 const both = (times: number[]): string =>
   `median ${percentile(times, 0.5)}, 95th ${percentile(times, 0.95)} ms`;
 
-/** From a press to the frame after the title and the cards have changed. */
+/** From a press to the frame after Plan has changed. */
 async function timePresses(page: Page, label: string, count: number): Promise<number[]> {
   return page.evaluate(
     async ([name, times]) => {
@@ -31,7 +31,7 @@ async function timePresses(page: Page, label: string, count: number): Promise<nu
             element.getAttribute('aria-label') ===
             (name.includes('|') ? name.split('|')[press % name.split('|').length] : name),
         )!;
-        const hours = document.querySelector('[data-testid="hours"]')!;
+        const plan = document.querySelector('[role="main"], main')!;
         const start = performance.now();
         // Painted once nothing of the view has changed for two frames.
         await new Promise<void>((resolve) => {
@@ -41,7 +41,7 @@ async function timePresses(page: Page, label: string, count: number): Promise<nu
             last = performance.now();
             frames = 0;
           });
-          observer.observe(hours, { subtree: true, childList: true, attributes: true, characterData: true });
+          observer.observe(plan, { subtree: true, childList: true, attributes: true, characterData: true });
           button.click();
           const frame = () => {
             frames++;
@@ -95,6 +95,44 @@ async function timeDrag(page: Page): Promise<number[]> {
   return frames.slice(2);
 }
 
+/** From a key in the search field to the results that it finds; the index is made before. */
+async function timeSearch(page: Page): Promise<number[]> {
+  await page.getByRole('button', { name: 'Search' }).click();
+  const field = page.getByTestId('search-field');
+  await field.fill('rota');
+  await page.getByTestId('search-hit').first().waitFor();
+  const found: number[] = [];
+  for (const text of [
+    'lens',
+    'invoi',
+    'gull point',
+    'kepper',
+    'report',
+    'salma grant',
+    'paint',
+    'order book',
+  ]) {
+    const time = await page.evaluate(async (words) => {
+      const input = document.querySelector<HTMLInputElement>('[data-testid="search-field"]')!;
+      const panel = document.querySelector('[data-testid="search"]')!;
+      const start = performance.now();
+      let last = start;
+      const observer = new MutationObserver(() => {
+        last = performance.now();
+      });
+      observer.observe(panel, { subtree: true, childList: true, characterData: true });
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(input, words);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((resolve) => setTimeout(resolve, 500));
+      observer.disconnect();
+      return last - start;
+    }, text);
+    found.push(time);
+  }
+  await page.getByTestId('search').getByRole('button', { name: 'Close', exact: true }).click();
+  return found;
+}
+
 /** From the press that adds an entry in one tab to its card in another. */
 async function timeOtherTab(page: Page, other: Page): Promise<number[]> {
   const found: number[] = [];
@@ -144,6 +182,15 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     console.log(
       `  switch the view, press to painted             ${both(await timePresses(page, 'Week|Workdays|Day', STEPS))}`,
     );
+    for (const view of ['Weeks', 'Year', 'Agenda', 'Lanes'] as const) {
+      const presses = await timePresses(page, `Week|${view}`, STEPS);
+      const there = presses.filter((_, index) => index % 2 === 1);
+      console.log(`  switch to ${view.padEnd(36)}${both(there)}`);
+      if (view === 'Agenda') continue;
+      console.log(`  step in ${view.padEnd(38)}${both(await timePresses(page, 'Step forward', STEPS / 2))}`);
+      await page.getByRole('button', { name: 'Today' }).click();
+    }
+    console.log(`  search key to results                         ${both(await timeSearch(page))}`);
     await page.getByRole('button', { name: 'Today' }).click();
     await page.getByRole('radio', { name: 'Workdays' }).click();
     await page.waitForTimeout(500);

@@ -83,6 +83,24 @@ async function main(): Promise<void> {
       await page.getByTestId('card').filter({ hasText: 'Keeper' }).click();
       await page.getByTestId('entry-line').fill('Crane survey review Thu 15:30 45 min at Lamp room');
     });
+    const present = (page: Page, part: string) => page.getByTestId(part).first().waitFor();
+    await picture(browser, 'weeks-wide', false, '/?view=weeks', (page) => present(page, 'week-day'));
+    await picture(browser, 'year-wide', false, '/?view=year', async (page) => {
+      await page.getByRole('button', { name: 'Close the desk' }).click();
+      await page.locator('[data-level=over]').first().waitFor();
+    });
+    await picture(browser, 'agenda-phone', true, '/?view=agenda', (page) => present(page, 'card'));
+    await picture(browser, 'lanes-wide', false, '/?view=lanes', async (page) => {
+      await page.getByRole('button', { name: 'Close the desk' }).click();
+      await present(page, 'card');
+    });
+    await picture(browser, 'print-wide', false, '/print?view=week', (page) => present(page, 'print-sheet'));
+    await picture(browser, 'search-wide', false, '/?view=weeks', async (page) => {
+      await page.getByRole('button', { name: 'Search' }).click();
+      await page.getByTestId('search-field').fill('crane');
+      await present(page, 'search-hit');
+      await page.keyboard.press('ArrowDown');
+    });
     await picture(browser, 'days-phone', true, '/', async (page) => {
       await page.getByTestId('card').first().waitFor();
     });

@@ -18,7 +18,7 @@ import { FilterLine } from './filter/FilterLine';
 import { draftGhost } from './grid/draftGhost';
 import { LoadStrip } from './strip/LoadStrip';
 import { PlanSheets } from './PlanSheets';
-import { preloadViews, PlanView } from './PlanView';
+import { PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
 import { PlanTools } from './tools/PlanTools';
 import { usePlanActions } from './usePlanActions';
@@ -55,10 +55,6 @@ export function PlanScreen() {
   const startsFolded = useRef(folded.includes('desk'));
   useEffect(() => {
     if (startsFolded.current) workspace.setDesk(false);
-  }, []);
-  useEffect(() => {
-    const handle = setTimeout(() => void preloadViews(), 1200);
-    return () => clearTimeout(handle);
   }, []);
 
   const planRange = usePlanRange(address);

@@ -2,14 +2,17 @@ import { lazy, Suspense } from 'react';
 import { useWorkspace } from '@/features/workspace';
 import type { PlanSheetProps } from './sheetProps';
 
-const LookSheet = lazy(() => import('./tools/LookSheet').then((module) => ({ default: module.LookSheet })));
-const FilterSheet = lazy(() =>
-  import('./filter/FilterSheet').then((module) => ({ default: module.FilterSheet })),
-);
-const PresetsSheet = lazy(() =>
-  import('./presets/PresetsSheet').then((module) => ({ default: module.PresetsSheet })),
-);
-const GoToSheet = lazy(() => import('./goto/GoToSheet').then((module) => ({ default: module.GoToSheet })));
+const loadLook = () => import('./tools/LookSheet').then((module) => ({ default: module.LookSheet }));
+const loadFilter = () => import('./filter/FilterSheet').then((module) => ({ default: module.FilterSheet }));
+const loadPresets = () =>
+  import('./presets/PresetsSheet').then((module) => ({ default: module.PresetsSheet }));
+const loadGoTo = () => import('./goto/GoToSheet').then((module) => ({ default: module.GoToSheet }));
+const LookSheet = lazy(loadLook);
+const FilterSheet = lazy(loadFilter);
+const PresetsSheet = lazy(loadPresets);
+const GoToSheet = lazy(loadGoTo);
+export const preloadSheets = (): Promise<unknown> =>
+  Promise.all([loadLook(), loadFilter(), loadPresets(), loadGoTo(), import('@/core/entryline/dayInWords')]);
 
 /** The sheet of Plan that is open, if one is. */
 export function PlanSheets(props: PlanSheetProps) {

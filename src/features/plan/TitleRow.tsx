@@ -1,5 +1,6 @@
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
+import { civilDate } from '@/core/time/civil';
 import { type PlanAddress, useFolding, usePlanAddress, useWorkspace } from '@/features/workspace';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -46,7 +47,8 @@ export function TitleRow({
         address={address}
         planRange={planRange}
         size={roomy ? 'display' : 'title'}
-        withYear={roomy || (!hasSwitch && width >= 520)}
+        length={roomy || (!hasSwitch && width >= 520) ? 'full' : wide ? 'short' : 'brief'}
+        thisYear={civilDate(today).year}
       />
       <Button icon="arrow-left" iconOnly label={words.plan.back} onPress={() => onStep(-1)} />
       <Button label={words.plan.today} onPress={onToday} />

@@ -1,1 +1,3 @@
 export { PlanScreen } from './PlanScreen';
+export { preloadSheets } from './PlanSheets';
+export { preloadViews } from './PlanView';

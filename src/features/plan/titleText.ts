@@ -9,19 +9,30 @@ import type { PlanRange } from './usePlanRange';
 export const periodName = (period: Period): string =>
   period.name || words.periods.numbered(period.number, period.year);
 
-/** The shown period in words, as long as there is room for. */
+/** How much room there is for a title: with the year, without it, or as little as on a phone. */
+export type TitleLength = 'full' | 'short' | 'brief';
+
+/**
+ * The shown period in words, as long as there is room for.
+ * @param thisYear the year that goes without saying
+ */
 export function titleText(
   address: PlanAddress,
   { days, range, period }: Pick<PlanRange, 'days' | 'range' | 'period'>,
-  withYear: boolean,
+  length: TitleLength,
+  thisYear?: number,
 ): string {
   const first = days[0]!;
   const last = days.at(-1)!;
-  if (period)
-    return words.periods.title(
-      periodName(period.period),
-      rangeText(range.first, range.end - 1, withYear && !!period.period.name),
-    );
+  // A year that is not this one is said wherever there is room for it at all.
+  const withYear = length === 'full' || (thisYear !== undefined && civilDate(first).year !== thisYear);
+  if (period) {
+    const { name, number } = period.period;
+    const called = withYear ? periodName(period.period) : name || words.periods.number(number);
+    return length === 'brief'
+      ? called
+      : words.periods.title(called, rangeText(range.first, range.end - 1, withYear && !!name));
+  }
   switch (address.view) {
     case 'year':
       return String(civilDate(first).year);

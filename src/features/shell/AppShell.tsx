@@ -2,9 +2,11 @@ import { type ReactNode, useEffect } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ImportHost } from '@/features/interchange';
+import { preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
 import { DeviceZoneQuestion, preloadZonePicker } from '@/features/zones';
 import { calendarFiles } from '@/store';
+import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
 import { KeysSheet } from './KeysSheet';
@@ -17,10 +19,15 @@ const NOTHING = { events: [], calendars: [], workingPattern: standardWorkingPatt
 /** Parts that are not needed at once are fetched in a quiet moment, so that they work without the server later. */
 function usePreload(): void {
   useEffect(() => {
+    if (savesData()) return;
     const preload = () => {
       void Promise.all([
         import('@/features/editor'),
+        import('@/features/print'),
+        import('@/features/search'),
         import('@/features/setup'),
+        preloadViews(),
+        preloadSheets(),
         import('@/core/entryline/parseEntryLine'),
         preloadZonePicker(),
         calendarFiles().write([], undefined, NOTHING),

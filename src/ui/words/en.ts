@@ -77,6 +77,7 @@ export const en = {
     week: (number: number, booked: string) => `Week ${number}, ${booked} booked`,
     day: (day: string, count: number, load: string) =>
       `${day}, ${count === 0 ? 'no entries' : plural(count, 'entry', 'entries')}, ${load}`,
+    ribbons: 'Entries of whole days',
     open: (day: string) => `Open ${day}`,
     more: (count: number, day: string) => `${count} more on ${day}: open the day`,
   },
@@ -192,6 +193,7 @@ export const en = {
     new: 'New period set',
     edit: (name: string) => `Edit ${name}`,
     delete: (name: string) => `Delete ${name}`,
+    number: (number: number) => `Period ${number}`,
     numbered: (number: number, year: number) => `Period ${number} of ${year}`,
     title: (name: string, range: string) => `${name}, ${range}`,
     now: (name: string, range: string) => `Now: ${name}, ${range}`,

@@ -4,7 +4,7 @@ import { TitleText } from '@/ui/primitives/AppText';
 import { corner, sizes } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { titleText } from '../titleText';
+import { type TitleLength, titleText } from '../titleText';
 import type { PlanRange } from '../usePlanRange';
 
 /** What is shown, in words; pressed, it asks where to go. */
@@ -12,24 +12,26 @@ export function PeriodTitle({
   address,
   planRange,
   size,
-  withYear,
+  length,
+  thisYear,
 }: {
   address: PlanAddress;
   planRange: PlanRange;
   size: 'display' | 'title';
-  withYear: boolean;
+  length: TitleLength;
+  thisYear: number;
 }) {
-  const range = titleText(address, planRange, withYear);
+  const range = titleText(address, planRange, length, thisYear);
   return (
     <View role="heading" aria-level={1} style={styles.heading}>
       <Pressable
         role="button"
-        aria-label={words.goto.open(range)}
+        aria-label={words.goto.open(titleText(address, planRange, 'full'))}
         onPress={() => workspace.openSheet('goto')}
         style={styles.press}
         {...webProps({ 'aria-haspopup': 'dialog' })}
       >
-        <TitleText level="none" size={size} numberOfLines={1}>
+        <TitleText level="none" size={planRange.period ? 'title' : size} numberOfLines={1}>
           {range}
         </TitleText>
       </Pressable>

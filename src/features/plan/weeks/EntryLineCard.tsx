@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { fitWords } from '@/core/layout/fitWords';
 import type { Calendar } from '@/core/model/calendar';
 import type { Occurrence } from '@/core/schedule/occurrence';
+import { DAY } from '@/core/time/civil';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
@@ -22,6 +23,7 @@ const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g
 
 interface EntryLineCardProps {
   occurrence: Occurrence;
+  day: number;
   calendar: Calendar | undefined;
   width: number;
   /** Whether the place and the end stand under it. */
@@ -35,6 +37,7 @@ interface EntryLineCardProps {
 /** A timed entry as one line of a day: mark, time, title; in full with its end and place below. */
 export const EntryLineCard = memo(function EntryLineCard({
   occurrence,
+  day,
   calendar,
   width,
   isFull,
@@ -46,7 +49,13 @@ export const EntryLineCard = memo(function EntryLineCard({
   const colour = calendar?.colour ?? 'slate';
   const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
-  const time = width >= WITH_TIME ? timeText(occurrence.startWall) : '';
+  const begins = Math.floor(occurrence.startWall / DAY) === day;
+  const time =
+    width < WITH_TIME || isFull
+      ? ''
+      : begins
+        ? timeText(occurrence.startWall)
+        : `–${timeText(occurrence.endWall)}`;
   const room = width - MARK - PADDING - (time ? regular(time) + 5 : 0);
   const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
   const [shown = ''] = fitWords(title, [room], (text) => measureSmallText(text, '700'));

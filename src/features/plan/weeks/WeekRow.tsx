@@ -59,23 +59,27 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
       {layout.days.map((day) => (
         <DayCell key={day.day} {...props} day={day} />
       ))}
-      <View
-        pointerEvents="box-none"
-        style={{ position: 'absolute', left: showsNumber ? numberWidth : 0, right: 0, top: 0, height: 0 }}
-      >
-        {layout.ribbons.map((ribbon) => (
-          <RibbonCard
-            key={ribbon.occurrence.key}
-            ribbon={ribbon}
-            top={HEAD}
-            columnWidth={columnWidth}
-            calendar={calendars.get(ribbon.occurrence.calendarId)}
-            selected={props.selected.has(ribbon.occurrence.key)}
-            tabbable={props.tabbableKey === ribbon.occurrence.key}
-            faded={props.fadeBefore !== undefined && ribbon.occurrence.end <= props.fadeBefore}
-          />
-        ))}
-      </View>
+      {layout.ribbons.length === 0 ? null : (
+        <View
+          role={'gridcell' as never}
+          aria-label={words.weeks.ribbons}
+          pointerEvents="box-none"
+          style={{ position: 'absolute', left: showsNumber ? numberWidth : 0, right: 0, top: 0, height: 0 }}
+        >
+          {layout.ribbons.map((ribbon) => (
+            <RibbonCard
+              key={ribbon.occurrence.key}
+              ribbon={ribbon}
+              top={HEAD}
+              columnWidth={columnWidth}
+              calendar={calendars.get(ribbon.occurrence.calendarId)}
+              selected={props.selected.has(ribbon.occurrence.key)}
+              tabbable={props.tabbableKey === ribbon.occurrence.key}
+              faded={props.fadeBefore !== undefined && ribbon.occurrence.end <= props.fadeBefore}
+            />
+          ))}
+        </View>
+      )}
     </div>
   );
 });
@@ -187,6 +191,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
             <EntryLineCard
               key={occurrence.key}
               occurrence={occurrence}
+              day={day}
               calendar={calendars.get(occurrence.calendarId)}
               width={columnWidth - 20}
               isFull={detail === 'full'}
