@@ -33,7 +33,7 @@ async function timePresses(page: Page, label: string, count: number): Promise<nu
         )!;
         const plan = document.querySelector('[role="main"], main')!;
         const start = performance.now();
-        // Painted once nothing of the view has changed for two frames.
+        // Painted once nothing of Plan has changed for half a second.
         await new Promise<void>((resolve) => {
           let last = start;
           let frames = 0;
@@ -45,7 +45,7 @@ async function timePresses(page: Page, label: string, count: number): Promise<nu
           button.click();
           const frame = () => {
             frames++;
-            if (frames >= 12 && last > start) {
+            if (frames >= 30 && last > start) {
               observer.disconnect();
               found.push(last - start);
               resolve();

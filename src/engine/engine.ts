@@ -6,7 +6,7 @@ import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/searc
 import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
-import type { Occurrence } from '@/core/schedule/occurrence';
+import { type Occurrence, takenSpans } from '@/core/schedule/occurrence';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 
 /** What a view of days asks for. Days as day numbers, half-open. */
@@ -68,7 +68,7 @@ export class Engine {
       firstDay,
       endDay,
       occurrences,
-      loads: loadOfDays(occurrences, firstDay, endDay, workingPattern),
+      loads: loadOfDays(takenSpans(occurrences), firstDay, endDay, workingPattern),
       filteredOut: all.length - occurrences.length,
       calendarMinutes: minutesByCalendar(all, firstDay, endDay),
     };
@@ -78,11 +78,9 @@ export class Engine {
   loads(query: DaysQuery): readonly DayLoad[] {
     const { firstDay, endDay, zone, hiddenCalendarIds, workingPattern } = query;
     const window = dayWindow(firstDay, endDay, zone);
-    const occurrences = this.filtered(
-      query,
-      this.index.between(window, zone, { hiddenCalendarIds, workingPattern }),
-    );
-    return loadOfDays(occurrences, firstDay, endDay, workingPattern);
+    const accepts = filterTest(query.filter);
+    const spans = this.index.takenBetween(window, zone, { hiddenCalendarIds, workingPattern }, accepts);
+    return loadOfDays(spans, firstDay, endDay, workingPattern);
   }
 
   private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {

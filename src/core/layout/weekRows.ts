@@ -3,9 +3,11 @@ import { DAY, MINUTE } from '../time/civil';
 import { type Extent, layoutColumns, type Placement } from './columns';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
-/** A timed entry in the bar of a day: which share of the drawn hours it takes, from 0 to 1, and where across. */
+/** What a calendar takes of a day, in its bar: which share of the drawn hours, from 0 to 1, and where across. */
 export interface BarPiece {
-  readonly occurrence: Occurrence;
+  readonly calendarId: string;
+  /** Whether it is taken for sure, perhaps, or not at all. */
+  readonly paper: 'taken' | 'tentative' | 'free';
   readonly from: number;
   readonly to: number;
   readonly across: Placement;
@@ -17,6 +19,8 @@ export interface WeekDay {
   readonly bar: readonly BarPiece[];
   /** The timed entries that are named here, by time. */
   readonly lines: readonly Occurrence[];
+  /** How many entries the day has in all. */
+  readonly count: number;
   /** How many entries of the day are neither named here nor drawn as a ribbon. */
   readonly hidden: number;
 }
@@ -42,7 +46,17 @@ export interface WeekRowRoom {
 /** The least share of a bar that an entry is drawn with. */
 const LEAST_SHARE = 0.035;
 
-/** The bar of a day: its timed entries down its hours, overlapping ones side by side. */
+const paperOf = ({ availability, status }: Occurrence): BarPiece['paper'] =>
+  availability === 'free' || status === 'cancelled'
+    ? 'free'
+    : availability === 'tentative'
+      ? 'tentative'
+      : 'taken';
+
+/**
+ * The bar of a day: what its timed entries take of its hours. Of one calendar and paper, what touches is one piece;
+ * pieces that overlap lie side by side.
+ */
 export function layoutBar(
   occurrences: readonly Occurrence[],
   day: number,
@@ -52,20 +66,26 @@ export function layoutBar(
     const minute = (wall - day * DAY) / MINUTE;
     return Math.min(1, Math.max(0, (minute - hours.from) / (hours.to - hours.from)));
   };
-  const pieces: (Extent & { occurrence: Occurrence })[] = occurrences
-    .filter((occurrence) => !isRibbon(occurrence))
-    .map((occurrence) => {
-      const start = Math.min(share(occurrence.startWall), 1 - LEAST_SHARE);
-      return {
-        key: occurrence.key,
-        occurrence,
-        start,
-        end: Math.max(share(occurrence.endWall), start + LEAST_SHARE),
-      };
-    });
+  const pieces: (Extent & Pick<BarPiece, 'calendarId' | 'paper'> & { end: number })[] = [];
+  const last = new Map<string, (typeof pieces)[number]>();
+  for (const occurrence of [...occurrences].sort((a, b) => a.startWall - b.startWall)) {
+    if (isRibbon(occurrence)) continue;
+    const { calendarId } = occurrence;
+    const paper = paperOf(occurrence);
+    const start = Math.min(share(occurrence.startWall), 1 - LEAST_SHARE);
+    const end = Math.max(share(occurrence.endWall), start + LEAST_SHARE);
+    const before = last.get(`${calendarId} ${paper}`);
+    if (before && start <= before.end + 1e-9) before.end = Math.max(before.end, end);
+    else {
+      const piece = { key: `${calendarId} ${paper} ${start}`, calendarId, paper, start, end };
+      pieces.push(piece);
+      last.set(`${calendarId} ${paper}`, piece);
+    }
+  }
   const across = layoutColumns(pieces);
-  return pieces.map(({ key, start, end, occurrence }) => ({
-    occurrence,
+  return pieces.map(({ key, calendarId, paper, start, end }) => ({
+    calendarId,
+    paper,
     from: start,
     to: end,
     across: across.get(key)!,
@@ -123,6 +143,7 @@ export function layoutWeekRow(
         day,
         bar: layoutBar(timed, day, room),
         lines: named,
+        count: occurrences.length,
         hidden: timed.length - named.length + unseen,
       };
     }),

@@ -16,7 +16,8 @@ export const isFilterEmpty = (filter: EntryFilter): boolean =>
   filter.text.trim() === '';
 
 /** A test of events by a filter. All that it names must hold; of several values of one kind, one. */
-export function filterTest(filter: EntryFilter): (event: CalendarEvent) => boolean {
+export function filterTest(filter: EntryFilter | undefined): (event: CalendarEvent) => boolean {
+  if (!filter || isFilterEmpty(filter)) return () => true;
   const words = foldText(filter.text)
     .split(/\s+/)
     .filter((word) => word !== '');

@@ -1,7 +1,7 @@
 import type { WorkingPattern } from '../model/settings';
 import { DAY, MINUTE } from '../time/civil';
 import { workingDay, workingMinutes } from '../time/workingPattern';
-import { daysOf, isRibbon, type Occurrence, takesTime } from './occurrence';
+import { daysOf, type Occurrence, type TakenSpan, takesTime } from './occurrence';
 
 /** How much of a day's working hours is booked, in minutes; overlaps count once. */
 export interface DayLoad {
@@ -14,66 +14,72 @@ export interface DayLoad {
   readonly taken: boolean;
 }
 
-/** Minutes that the occurrences take of spans of minutes within a day, overlaps once. */
+/**
+ * Minutes that the occurrences, in order of their starts, take of spans of minutes within a day, overlaps once.
+ * The spans are in order and apart.
+ */
 function coveredMinutes(
-  occurrences: readonly Occurrence[],
+  occurrences: readonly Pick<Occurrence, 'startWall' | 'endWall'>[],
   day: number,
   spans: readonly { from: number; to: number }[],
 ): number {
-  const pieces = occurrences
-    .flatMap((occurrence) =>
-      spans.map((span) => ({
-        from: Math.max(occurrence.startWall, day * DAY + span.from * MINUTE),
-        to: Math.min(occurrence.endWall, day * DAY + span.to * MINUTE),
-      })),
-    )
-    .filter((piece) => piece.to > piece.from)
-    .sort((a, b) => a.from - b.from);
+  const midnight = day * DAY;
   let covered = 0;
-  let until = -Infinity;
-  for (const piece of pieces) {
-    covered += Math.max(0, piece.to - Math.max(piece.from, until));
-    until = Math.max(until, piece.to);
+  for (const span of spans) {
+    const end = midnight + span.to * MINUTE;
+    let until = midnight + span.from * MINUTE;
+    for (const { startWall, endWall } of occurrences) {
+      if (startWall >= end) break;
+      if (endWall <= until) continue;
+      covered += Math.min(endWall, end) - Math.max(startWall, until);
+      until = Math.min(endWall, end);
+    }
   }
   return Math.round(covered / MINUTE);
 }
 
 const WHOLE_DAY = [{ from: 0, to: 1440 }];
 
-/** The load of each day of a half-open range of day numbers. */
+const byStart = (a: Pick<Occurrence, 'startWall'>, b: Pick<Occurrence, 'startWall'>): number =>
+  a.startWall - b.startWall;
+
+/** The load of each day of a half-open range of day numbers. The spans may come in any order. */
 export function loadOfDays(
-  occurrences: readonly Occurrence[],
+  spans: readonly TakenSpan[],
   firstDay: number,
   endDay: number,
   pattern: WorkingPattern,
 ): DayLoad[] {
-  const byDay = takingByDay(occurrences, firstDay, endDay);
+  const byDay = spansByDay(spans, firstDay, endDay);
   return Array.from({ length: endDay - firstDay }, (_, index) => {
     const day = firstDay + index;
     const working = workingDay(pattern, day);
-    const taking = byDay[index]!;
+    const taking = byDay[index]!.sort(byStart);
     return {
       day,
       booked: coveredMinutes(taking, day, working.spans),
       working: workingMinutes(working),
       total: coveredMinutes(
-        taking.filter((occurrence) => !isRibbon(occurrence)),
+        taking.filter(({ whole }) => !whole),
         day,
         WHOLE_DAY,
       ),
-      taken: taking.some(isRibbon),
+      taken: taking.some(({ whole }) => whole),
     };
   });
 }
 
-/** Of each day of a half-open range, the occurrences that take time on it. */
-function takingByDay(occurrences: readonly Occurrence[], firstDay: number, endDay: number): Occurrence[][] {
-  const days = Array.from({ length: endDay - firstDay }, (): Occurrence[] => []);
-  for (const occurrence of occurrences) {
-    if (!takesTime(occurrence)) continue;
-    const { first, end } = daysOf(occurrence);
+/** Of each day of a half-open range, the spans that touch it. */
+function spansByDay<Span extends { readonly startWall: number; readonly endWall: number }>(
+  spans: readonly Span[],
+  firstDay: number,
+  endDay: number,
+): Span[][] {
+  const days = Array.from({ length: endDay - firstDay }, (): Span[] => []);
+  for (const span of spans) {
+    const { first, end } = daysOf(span);
     for (let day = Math.max(first, firstDay); day < Math.min(end, endDay); day++)
-      days[day - firstDay]!.push(occurrence);
+      days[day - firstDay]!.push(span);
   }
   return days;
 }
@@ -86,11 +92,16 @@ export function minutesByCalendar(
 ): Record<string, number> {
   const minutes: Record<string, number> = {};
   const timed = occurrences.filter((occurrence) => !occurrence.allDay && takesTime(occurrence));
-  for (const calendarId of new Set(timed.map((occurrence) => occurrence.calendarId))) {
-    const own = timed.filter((occurrence) => occurrence.calendarId === calendarId);
-    minutes[calendarId] = 0;
-    for (let day = firstDay; day < endDay; day++) minutes[calendarId] += coveredMinutes(own, day, WHOLE_DAY);
-  }
+  spansByDay(timed, firstDay, endDay).forEach((onDay, index) => {
+    const byCalendar = new Map<string, Occurrence[]>();
+    for (const occurrence of onDay.sort(byStart)) {
+      const own = byCalendar.get(occurrence.calendarId);
+      if (own) own.push(occurrence);
+      else byCalendar.set(occurrence.calendarId, [occurrence]);
+    }
+    for (const [calendarId, own] of byCalendar)
+      minutes[calendarId] = (minutes[calendarId] ?? 0) + coveredMinutes(own, firstDay + index, WHOLE_DAY);
+  });
   return minutes;
 }
 

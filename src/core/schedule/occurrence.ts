@@ -1,6 +1,6 @@
 import type { CalendarEvent } from '../model/entry';
 import { DAY } from '../time/civil';
-import { wallOf, zoneOf } from '../time/eventTime';
+import { wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
 
 /** One instance of an entry in time, with what a view draws of it. */
@@ -9,7 +9,7 @@ export interface Occurrence {
   readonly key: string;
   readonly entryId: string;
   /** The original start in its series, as `Target.recurrenceKey`; absent for single entries and overrides. */
-  readonly recurrenceKey?: string;
+  readonly recurrenceKey?: string | undefined;
   readonly calendarId: string;
   readonly title: string;
   readonly location: string;
@@ -21,7 +21,7 @@ export interface Occurrence {
   readonly endWall: number;
   readonly allDay: boolean;
   /** The entry's own zone, where it differs from the viewer's. */
-  readonly zone?: string;
+  readonly zone?: string | undefined;
   readonly availability: CalendarEvent['availability'];
   readonly classification: CalendarEvent['classification'];
   readonly status: CalendarEvent['status'];
@@ -34,27 +34,32 @@ export interface Occurrence {
 /** What a view draws of an event at given instants, under the id of its series where that is another. */
 export function occurrenceOf(
   event: CalendarEvent,
-  at: { start: number; end: number; key: string; recurrenceKey?: string; entryId?: string },
+  at: {
+    readonly start: number;
+    readonly end: number;
+    readonly key: string;
+    readonly recurrenceKey?: string;
+    readonly entryId?: string;
+  },
   viewZone: string,
 ): Occurrence {
   const allDay = event.start.kind === 'date';
-  const zone = zoneOf(event.start, viewZone);
-  const startWall = instantToWall(viewZone, at.start);
+  const wall = instantToWall(viewZone, at.start);
+  const startWall = allDay ? Math.round(wall / DAY) * DAY : wall;
+  // Always the same fields in the same order: a year of a large calendar makes tens of thousands of these.
   return {
     key: at.key,
     entryId: at.entryId ?? event.id,
-    ...(at.recurrenceKey === undefined ? {} : { recurrenceKey: at.recurrenceKey }),
+    recurrenceKey: at.recurrenceKey,
     calendarId: event.calendarId,
     title: event.title,
     location: event.location,
     start: at.start,
     end: at.end,
-    startWall: allDay ? Math.round(startWall / DAY) * DAY : startWall,
-    endWall: allDay
-      ? Math.round(startWall / DAY) * DAY + wallOf(event.end) - wallOf(event.start)
-      : instantToWall(viewZone, at.end),
+    startWall,
+    endWall: allDay ? startWall + wallOf(event.end) - wallOf(event.start) : instantToWall(viewZone, at.end),
     allDay,
-    ...(event.start.kind === 'zoned' && zone !== viewZone ? { zone } : {}),
+    zone: event.start.kind === 'zoned' && event.start.zone !== viewZone ? event.start.zone : undefined,
     availability: event.availability,
     classification: event.classification,
     status: event.status,
@@ -76,6 +81,22 @@ export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): {
 /** Whether it lies above the hours: whole days, or a day and longer. */
 export const isRibbon = (occurrence: Occurrence): boolean =>
   occurrence.allDay || occurrence.end - occurrence.start >= DAY;
+
+/** Time that an entry takes, as far as a load is concerned. Wall times of the viewer's zone. */
+export interface TakenSpan {
+  readonly startWall: number;
+  readonly endWall: number;
+  /** Whether it takes whole days, above the hours. */
+  readonly whole: boolean;
+}
+
+/** The time that occurrences take. */
+export const takenSpans = (occurrences: readonly Occurrence[]): TakenSpan[] =>
+  occurrences.filter(takesTime).map((occurrence) => ({
+    startWall: occurrence.startWall,
+    endWall: occurrence.endWall,
+    whole: isRibbon(occurrence),
+  }));
 
 /** Whether it takes the time: counts as booked. */
 export const takesTime = (occurrence: Pick<Occurrence, 'availability' | 'status'>): boolean =>

@@ -1,3 +1,4 @@
+import { makeDemo } from '../../../demo/makeDemo';
 import fc from 'fast-check';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import { dueReminders } from '../reminders/dueReminders';
@@ -5,6 +6,7 @@ import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { DAY, parseDate } from '../time/civil';
 import { IntervalIndex } from './intervalIndex';
 import { gapsBetween, loadOfDays, minutesByCalendar } from './load';
+import { takenSpans, type TakenSpan } from './occurrence';
 import { dayWindow, OccurrenceIndex } from './occurrenceIndex';
 
 test('the interval index answers as a look at every interval does, also after adding and removing', () => {
@@ -107,7 +109,7 @@ test('load counts busy and away time within the working hours, overlaps once', (
     event({ start: zoned('2027-03-09T15:00'), end: zoned('2027-03-09T16:00'), status: 'cancelled' }),
   );
   const occurrences = index.between(dayWindow(day, day + 1, FENNICK), FENNICK);
-  expect(loadOfDays(occurrences, day, day + 1, standardWorkingPattern)).toEqual([
+  expect(loadOfDays(takenSpans(occurrences), day, day + 1, standardWorkingPattern)).toEqual([
     { day, booked: 120, working: 450, total: 150, taken: false },
   ]);
   expect(minutesByCalendar(occurrences, day, day + 1)).toEqual({ meetings: 120, desk: 60 });
@@ -148,11 +150,27 @@ test('a day that an all-day entry takes is told from one that is booked hour by 
   ]);
   const first = parseDate('2027-03-09');
   const occurrences = index.between(dayWindow(first, first + 4, FENNICK), FENNICK);
-  const loads = loadOfDays(occurrences, first, first + 4, standardWorkingPattern);
+  const loads = loadOfDays(takenSpans(occurrences), first, first + 4, standardWorkingPattern);
   expect(loads.map(({ booked, taken }) => [booked, taken])).toEqual([
     [0, false],
     [450, true],
     [450, true],
     [240, false],
   ]);
+});
+
+test('the time that is taken is the same, with or without occurrences being made', () => {
+  const demo = makeDemo();
+  const index = indexOf(...demo.entries);
+  const { workingPattern } = demo.settings;
+  const sorted = (spans: readonly TakenSpan[]) =>
+    spans.map(({ startWall, endWall, whole }) => [startWall, endWall, Number(whole)].join(' ')).sort();
+  for (const zone of [FENNICK, 'America/Halifax', 'Asia/Kolkata']) {
+    const window = dayWindow(parseDate('2026-09-01'), parseDate('2027-06-01'), zone);
+    const filter = { hiddenCalendarIds: ['home'], workingPattern };
+    const made = takenSpans(index.between(window, zone, filter));
+    const taken = index.takenBetween(window, zone, filter, () => true);
+    expect(made.length).toBeGreaterThan(300);
+    expect(sorted(taken)).toEqual(sorted(made));
+  }
 });

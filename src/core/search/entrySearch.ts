@@ -57,6 +57,8 @@ const fieldsOf = (event: CalendarEvent): Record<SearchField, string> => ({
 export class EntrySearch {
   private texts: MiniSearch<{ id: string } & Record<SearchField, string>> | undefined;
   private making: Promise<void> | undefined;
+  /** The next dates of series, as they were found, by id. */
+  private readonly next = new Map<string, Occurrence>();
 
   constructor(private readonly index: OccurrenceIndex) {}
 
@@ -64,16 +66,20 @@ export class EntrySearch {
   reset(): void {
     this.texts = undefined;
     this.making = undefined;
+    this.next.clear();
   }
 
   /** Follows a change of one event. */
   put(event: CalendarEvent): void {
+    // A changed occurrence, or a day off, moves the next date of another record.
+    this.next.clear();
     if (!this.texts) return;
     this.remove(event.id);
     this.texts.add({ id: event.id, ...fieldsOf(event) });
   }
 
   remove(id: string): void {
+    this.next.clear();
     if (this.texts?.has(id)) this.texts.discard(id);
   }
 
@@ -195,7 +201,13 @@ export class EntrySearch {
       from === undefined && end === undefined
         ? undefined
         : dayWindow(from ?? -700_000, end ?? 2_900_000, zone);
-    return this.index.representative(event.id, now, zone, { workingPattern }, window);
+    if (!event.recurrence || window)
+      return this.index.representative(event.id, now, zone, { workingPattern }, window);
+    const known = this.next.get(`${zone} ${event.id}`);
+    if (known && known.end >= now) return known;
+    const found = this.index.representative(event.id, now, zone, { workingPattern });
+    if (found) this.next.set(`${zone} ${event.id}`, found);
+    return found;
   }
 }
 

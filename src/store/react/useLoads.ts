@@ -1,6 +1,7 @@
-import { keepPreviousData, useQueries } from '@tanstack/react-query';
-import { useDeferredValue, useMemo } from 'react';
+import { keepPreviousData, queryOptions, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { BLOCK_WEEKS, blocksOf } from '@/core/layout/loadStrip';
+import type { DayRange } from '@/core/layout/views';
 import type { DayLoad } from '@/core/schedule/load';
 import { useOpenStore, useSnapshot } from './StoreContext';
 import { type DaysOptions, useDaysQuery } from './useDays';
@@ -33,3 +34,31 @@ export function useLoads(
 
 const combine = (results: readonly { data: readonly DayLoad[] | undefined }[]): readonly DayLoad[] =>
   results.flatMap((result) => result.data ?? []);
+
+/**
+ * How booked the days of a long range are, by day number, in the home zone: one question for all of it. The ranges beside it
+ * are fetched ahead.
+ */
+export function useRangeLoads(
+  range: DayRange,
+  neighbours: readonly DayRange[],
+  options: Omit<DaysOptions, 'zone'>,
+): ReadonlyMap<number, DayLoad> {
+  const { store } = useOpenStore();
+  const version = useSnapshot((snapshot) => snapshot.version);
+  const query = useDaysQuery(options);
+  const client = useQueryClient();
+  const optionsOf = ({ first, end }: DayRange) =>
+    queryOptions({
+      queryKey: ['range loads', version, first, end, query],
+      queryFn: () => store.engine.loads({ ...query, firstDay: first, endDay: end }),
+      gcTime: 60_000,
+      staleTime: Infinity,
+    });
+  const { data, isPlaceholderData } = useQuery({ ...optionsOf(range), placeholderData: keepPreviousData });
+  const isThere = data !== undefined && !isPlaceholderData;
+  useEffect(() => {
+    if (isThere) for (const beside of neighbours) void client.prefetchQuery(optionsOf(beside));
+  });
+  return useMemo(() => new Map((data ?? []).map((load) => [load.day, load])), [data]);
+}

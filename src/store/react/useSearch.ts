@@ -3,7 +3,7 @@ import type { SearchAnswer, SearchField } from '@/core/search/entrySearch';
 import { useCalendars, useOpenStore, useSettings, useSnapshot } from './StoreContext';
 
 /** How many of the found entries are listed. */
-const LIMIT = 60;
+const LIMIT = 40;
 
 /** What a search line finds, among all entries. */
 export function useSearch(

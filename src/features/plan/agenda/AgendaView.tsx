@@ -21,6 +21,8 @@ import { useAgendaBlocks } from './useAgendaBlocks';
 const NEAR = 900;
 /** The selected day follows when scrolling has rested so long, in milliseconds. */
 const REST = 180;
+/** Days above are fetched when nothing has come for so long, in milliseconds. */
+const QUIET = 400;
 
 /** Entries by day in order, with the free times between them in words; goes on in both directions. */
 export function AgendaView({
@@ -100,9 +102,11 @@ export function AgendaView({
   useEffect(() => {
     const box = scroller.current;
     if (!box || isFetching) return;
-    // Days in sight first; then, in quiet moments, those beyond.
-    if (box.scrollHeight - box.scrollTop - box.clientHeight < NEAR && hasAfter) extend(1);
-    else if (box.scrollTop < NEAR && hasBefore) extend(-1);
+    // Days in sight first; then, in a quiet moment, those before.
+    if (box.scrollHeight - box.scrollTop - box.clientHeight < NEAR && hasAfter) return extend(1);
+    if (box.scrollTop >= NEAR || !hasBefore) return;
+    const handle = setTimeout(() => extend(-1), QUIET);
+    return () => clearTimeout(handle);
   }, [parts, isFetching, hasAfter, hasBefore, extend]);
   const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => () => clearTimeout(rest.current), []);

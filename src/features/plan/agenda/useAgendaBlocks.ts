@@ -10,10 +10,10 @@ import {
   useSnapshot,
 } from '@/store';
 
-/** Days that are asked for together. */
-const BLOCK = 7;
+/** Days that are asked for together: few, so that a crowded calendar shows its first days at once. */
+const BLOCK = 3;
 /** The most blocks that are kept on the page: those furthest from sight go first. */
-const MOST_BLOCKS = 16;
+const MOST_BLOCKS = 40;
 
 /** The blocks that are shown, counted from the anchor; half-open. */
 interface Blocks {
@@ -23,7 +23,7 @@ interface Blocks {
 }
 
 /**
- * The days of an agenda in blocks of a week from a day on, endless both ways or within bounds. Starts with one block;
+ * The days of an agenda in blocks of some days from a day on, endless both ways or within bounds. Starts with one block;
  * `extend` adds one before or after.
  */
 export function useAgendaBlocks(anchor: number, bounds: DayRange | undefined, options: DaysOptions) {

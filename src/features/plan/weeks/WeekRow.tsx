@@ -99,7 +99,6 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const isSelected = day === selectedDay;
   const bars = detail === 'bars' || columnWidth < WIDE_BAR;
   const top = HEAD + taken * sizes.ribbon;
-  const count = cell.bar.length + layout.ribbons.filter(({ from, to }) => from <= index && index < to).length;
   const barWidth = bars ? columnWidth - 8 : 7;
   const barHeight = Math.max(12, props.height - top - 5);
   return (
@@ -111,7 +110,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       aria-selected={isSelected}
       aria-label={words.weeks.day(
         dayText(day),
-        Math.max(count, cell.hidden),
+        cell.count,
         load && load.working > 0
           ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
           : words.plan.dayOff,
@@ -160,12 +159,13 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         }}
       >
         {cell.bar.map((piece) => {
-          const tones = tonesOf(calendars.get(piece.occurrence.calendarId)?.colour ?? 'slate');
-          const isEmpty = piece.occurrence.availability === 'free' || piece.occurrence.status === 'cancelled';
+          const calendar = calendars.get(piece.calendarId);
+          const tones = tonesOf(calendar?.colour ?? 'slate');
+          const isEmpty = piece.paper === 'free';
           const width = piece.across.width * barWidth;
           return (
             <div
-              key={piece.occurrence.key}
+              key={`${piece.calendarId} ${piece.paper} ${piece.from}`}
               className={classes.piece}
               style={{
                 top: piece.from * barHeight,
@@ -175,12 +175,10 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
                 backgroundColor: isEmpty ? colours.card : tones.band,
                 color: isEmpty ? tones.ink : tones.onBand,
                 borderColor: tones.band,
-                borderStyle: piece.occurrence.availability === 'tentative' ? 'dashed' : 'solid',
+                borderStyle: piece.paper === 'tentative' ? 'dashed' : 'solid',
               }}
             >
-              {bars && width >= 22 && (piece.to - piece.from) * barHeight >= 15
-                ? calendars.get(piece.occurrence.calendarId)?.mark
-                : null}
+              {bars && width >= 22 && (piece.to - piece.from) * barHeight >= 15 ? calendar?.mark : null}
             </div>
           );
         })}

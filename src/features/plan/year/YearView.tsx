@@ -1,9 +1,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
-import { addMonths } from '@/core/layout/views';
+import { addMonths, yearOf } from '@/core/layout/views';
 import { LOAD_LEVELS, monthColumns, monthGrid } from '@/core/layout/yearMonths';
-import { civilDate, DAY, startOfWeek } from '@/core/time/civil';
-import { useLoads, useNowWall } from '@/store';
+import { civilDate, DAY } from '@/core/time/civil';
+import { useNowWall, useRangeLoads } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
@@ -23,8 +23,11 @@ export function YearView({ address, days, options, onOpenDay, onSelectDay }: Vie
   const [width, setWidth] = useState(0);
   const frame = useRef<View>(null);
   const { year } = civilDate(days[0]!);
-  const firstWeek = startOfWeek(days[0]!);
-  const loads = useLoads(firstWeek, Math.ceil((days.at(-1)! + 1 - firstWeek) / 7), options);
+  const { range, neighbours } = useMemo(
+    () => ({ range: yearOf(days[0]!), neighbours: [yearOf(days.at(-1)! + 1), yearOf(days[0]! - 1)] }),
+    [days],
+  );
+  const loads = useRangeLoads(range, neighbours, options);
   const months = useMemo(() => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1)), [year]);
   const columns = monthColumns(width, LEAST_MONTH);
   const gap = width > 700 ? space(6) : space(3);
