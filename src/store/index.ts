@@ -3,7 +3,7 @@ export { NewerDataError } from './load';
 export { StoreContext, useCalendars, useOpenStore, useSettings, useSnapshot } from './react/StoreContext';
 export { daysOptions, type DaysOptions, useDays, useDaysQuery } from './react/useDays';
 export { useFolded, usePeriodSets, usePresets } from './react/useLists';
-export { useLoads, useRangeLoads } from './react/useLoads';
+export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { useSearch } from './react/useSearch';
 export { openStore, type StartData } from './start';

@@ -1,15 +1,24 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
 import type { EventFields } from '@/core/change/eventFields';
+import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
 import { Desk } from '@/features/desk';
-import { SeriesPage } from '@/features/series';
 import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
-import { type DaysOptions, useCalendars, useDays, useFolded, useNowWall, useSnapshot } from '@/store';
+import {
+  type DaysOptions,
+  useCalendars,
+  useDays,
+  useFolded,
+  useNowWall,
+  usePreparedLoads,
+  useSnapshot,
+} from '@/store';
+import { later } from '@/ui/later';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { CalendarChips } from './CalendarChips';
@@ -28,10 +37,11 @@ import { useStartPreset } from './presets/useStartPreset';
 import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
 
-const Editor = lazy(() => import('@/features/editor').then((module) => ({ default: module.Editor })));
-const SearchPanel = lazy(() =>
-  import('@/features/search').then((module) => ({ default: module.SearchPanel })),
-);
+const editor = later(() => import('@/features/editor').then((module) => module.Editor));
+const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
+const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
+export const preloadPanels = (): Promise<unknown> =>
+  Promise.all([editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()));
 
 /** The calendar: title row, strip, chips, the view, the entry line, and the desk beside or over them. */
 export function PlanScreen() {
@@ -74,6 +84,7 @@ export function PlanScreen() {
       ? { first: address.day, end: address.day + 1 }
       : { first: days[0]!, end: days.at(-1)! + 1 };
   const { answer, isLoading, failed, retry } = useDays(asked.first, asked.end, { ...options, neighbours });
+  usePreparedLoads(yearOf(address.day), options);
   const state = useSnapshot((snapshot) => snapshot.state);
   const target = useMemo(() => targetCalendar(state, new Set(hidden)), [state, hidden]);
   const actions = usePlanActions(address, stepped, commands, target);
@@ -153,7 +164,7 @@ export function PlanScreen() {
           calendars={calendars}
           leftOut={address.view === 'year' || address.view === 'agenda' ? undefined : answer?.filteredOut}
         />
-        <View ref={view} style={styles.view}>
+        <View ref={view} testID="plan-view" style={styles.view}>
           <PlanView
             address={address}
             days={days}
@@ -188,13 +199,15 @@ export function PlanScreen() {
       </View>
       {showsEditor ? (
         <Suspense fallback={null}>
-          <Editor key={editing.target?.entryId ?? 'new'} />
+          <editor.Later key={editing.target?.entryId ?? 'new'} />
         </Suspense>
       ) : seriesShown !== null ? (
-        <SeriesPage key={seriesShown} seriesId={seriesShown} />
+        <Suspense fallback={null}>
+          <seriesPage.Later key={seriesShown} seriesId={seriesShown} />
+        </Suspense>
       ) : searching ? (
         <Suspense fallback={null}>
-          <SearchPanel beside={width >= DESK_BESIDE} wide={wide} />
+          <search.Later beside={width >= DESK_BESIDE} wide={wide} />
         </Suspense>
       ) : deskOpen ? (
         <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={actions.open} />

@@ -1,19 +1,15 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
+import { later } from '@/ui/later';
 import { HoursView } from './hours/HoursView';
 import type { ViewProps } from './viewProps';
 
-const loadWeeks = () => import('./weeks/WeeksView').then((module) => ({ default: module.WeeksView }));
-const loadYear = () => import('./year/YearView').then((module) => ({ default: module.YearView }));
-const loadAgenda = () => import('./agenda/AgendaView').then((module) => ({ default: module.AgendaView }));
-const loadLanes = () => import('./lanes/LanesView').then((module) => ({ default: module.LanesView }));
-
 // The views beyond the hours are fetched when they are first asked for, or in a quiet moment.
-const WeeksView = lazy(loadWeeks);
-const YearView = lazy(loadYear);
-const AgendaView = lazy(loadAgenda);
-const LanesView = lazy(loadLanes);
+const weeks = later(() => import('./weeks/WeeksView').then((module) => module.WeeksView));
+const year = later(() => import('./year/YearView').then((module) => module.YearView));
+const agenda = later(() => import('./agenda/AgendaView').then((module) => module.AgendaView));
+const lanes = later(() => import('./lanes/LanesView').then((module) => module.LanesView));
 export const preloadViews = (): Promise<unknown> =>
-  Promise.all([loadWeeks(), loadYear(), loadAgenda(), loadLanes()]);
+  Promise.all([weeks, year, agenda, lanes].map(({ fetchAhead }) => fetchAhead()));
 
 /** The view that the address names. */
 export function PlanView(props: ViewProps) {
@@ -28,10 +24,10 @@ export function PlanView(props: ViewProps) {
   if (view === 'weeks' || view === 'year' || view === 'agenda' || view === 'lanes')
     return (
       <Suspense fallback={null}>
-        {view === 'weeks' ? <WeeksView {...props} /> : null}
-        {view === 'year' ? <YearView {...props} /> : null}
-        {view === 'agenda' ? <AgendaView {...props} /> : null}
-        {view === 'lanes' ? <LanesView {...props} /> : null}
+        {view === 'weeks' ? <weeks.Later {...props} /> : null}
+        {view === 'year' ? <year.Later {...props} /> : null}
+        {view === 'agenda' ? <agenda.Later {...props} /> : null}
+        {view === 'lanes' ? <lanes.Later {...props} /> : null}
       </Suspense>
     );
   return (

@@ -1,3 +1,3 @@
-export { PlanScreen } from './PlanScreen';
+export { PlanScreen, preloadPanels } from './PlanScreen';
 export { preloadSheets } from './PlanSheets';
 export { preloadViews } from './PlanView';

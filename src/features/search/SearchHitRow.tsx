@@ -1,30 +1,30 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { memo } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { SearchHit } from '@/core/search/entrySearch';
 import { DAY } from '@/core/time/civil';
 import { dateText, timeText, weekdayText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
-import { AppText } from '@/ui/primitives/AppText';
-import { Mark } from '@/ui/primitives/Mark';
+import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
-import { hairline, space } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
 /** An entry that was found: title, when, where; of a series the next date. */
-export function SearchHitRow({
+export const SearchHitRow = memo(function SearchHitRow({
   id,
   hit,
   calendar,
   active,
-  onPress,
+  onShow,
 }: {
   id: string;
   hit: SearchHit;
   calendar: Calendar | undefined;
   active: boolean;
-  onPress: () => void;
+  onShow: (hit: SearchHit) => void;
 }) {
-  const { colours } = useTheme();
+  const { colours, calendar: tonesOf } = useTheme();
+  const tones = tonesOf(calendar?.colour ?? 'slate');
   const { occurrence } = hit;
   const day = Math.floor(occurrence.startWall / DAY);
   const when = [
@@ -33,45 +33,61 @@ export function SearchHitRow({
     occurrence.location,
   ].filter(Boolean);
   return (
-    <Pressable
+    // The keys that choose are the field's: an option of a list that the field controls.
+    <div
       id={id}
-      role={'option' as never}
+      role="option"
       aria-selected={active}
       tabIndex={-1}
-      onPress={onPress}
-      testID="search-hit"
-      style={[
-        styles.row,
-        { borderColor: colours.line, backgroundColor: active ? colours.accentTint : colours.card },
-      ]}
+      data-testid="search-hit"
+      onClick={() => onShow(hit)}
+      className={classes.row}
+      style={{
+        borderColor: colours.line,
+        backgroundColor: active ? colours.accentTint : colours.card,
+        color: colours.ink,
+      }}
     >
-      <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-      <View style={styles.texts}>
-        <View style={styles.title}>
-          <AppText weight="700" numberOfLines={2} style={styles.shrink}>
-            {occurrence.title || words.entry.noTitle}
-          </AppText>
+      <div className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
+        {calendar?.mark}
+      </div>
+      <div className={classes.texts}>
+        <div className={classes.title}>
+          {occurrence.title || words.entry.noTitle}{' '}
           {occurrence.recurring ? <AppIcon name="autorenew" size={14} color={colours.quietInk} /> : null}
-        </View>
-        <AppText size="small" tone="quiet" figures numberOfLines={2}>
-          {when.join(' · ')}
-        </AppText>
-      </View>
-    </Pressable>
+        </div>
+        <div style={{ color: colours.quietInk }}>{when.join(' · ')}</div>
+      </div>
+    </div>
   );
-}
+});
 
-const styles = StyleSheet.create({
+const classes = pageClasses('searchhit', {
   row: {
-    flexDirection: 'row',
+    display: 'flex',
     alignItems: 'center',
     gap: space(3),
-    paddingHorizontal: space(3),
-    paddingVertical: space(2),
+    padding: `${space(2)}px ${space(3)}px`,
     minHeight: 52,
+    boxSizing: 'border-box',
     borderBottomWidth: hairline,
+    borderBottomStyle: 'solid',
+    cursor: 'pointer',
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.small,
+    lineHeight: '17px',
+    fontVariantNumeric: 'tabular-nums',
   },
-  texts: { flex: 1, minWidth: 0 },
-  title: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
-  shrink: { flexShrink: 1 },
+  mark: {
+    width: 28,
+    height: 24,
+    flexShrink: 0,
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: corner,
+    fontWeight: 700,
+  },
+  texts: { flexGrow: 1, minWidth: 0, overflowWrap: 'anywhere' },
+  title: { fontWeight: 700, fontSize: fontSizes.body, lineHeight: '19px' },
 });

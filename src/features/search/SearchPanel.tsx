@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useCallback, useEffect, useId, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { SEARCH_FIELDS, type SearchField, type SearchHit } from '@/core/search/entrySearch';
 import { DAY } from '@/core/time/civil';
@@ -39,19 +39,24 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   const hits = answer?.hits ?? [];
   const active = hits.findIndex(({ occurrence }) => occurrence.key === activeKey);
   const close = () => workspace.search(false);
-  const show = ({ occurrence }: SearchHit) => {
-    setActiveKey(occurrence.key);
-    workspace.select(occurrence.key);
-    to(
-      {
-        day: Math.floor(occurrence.startWall / DAY),
-        // What is found is shown, also where its calendar was hidden.
-        hidden: address.hidden.filter((hidden) => hidden !== occurrence.calendarId),
-      },
-      { quietly: true },
-    );
-    if (!wide) close();
-  };
+  const { hidden } = address;
+  const show = useCallback(
+    (hit: SearchHit) => {
+      const { occurrence } = hit;
+      setActiveKey(occurrence.key);
+      workspace.select(occurrence.key);
+      to(
+        {
+          day: Math.floor(occurrence.startWall / DAY),
+          // What is found is shown, also where its calendar was hidden.
+          hidden: hidden.filter((each) => each !== occurrence.calendarId),
+        },
+        { quietly: true },
+      );
+      if (!wide) workspace.search(false);
+    },
+    [hidden, to, wide],
+  );
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       event.preventDefault();
@@ -137,7 +142,7 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
                   hit={hit}
                   calendar={calendars.find((calendar) => calendar.id === hit.occurrence.calendarId)}
                   active={index === active}
-                  onPress={() => show(hit)}
+                  onShow={show}
                 />
               ))}
         </View>

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ImportHost } from '@/features/interchange';
-import { preloadSheets, preloadViews } from '@/features/plan';
+import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
 import { DeviceZoneQuestion, preloadZonePicker } from '@/features/zones';
 import { calendarFiles } from '@/store';
@@ -22,10 +22,9 @@ function usePreload(): void {
     if (savesData()) return;
     const preload = () => {
       void Promise.all([
-        import('@/features/editor'),
         import('@/features/print'),
-        import('@/features/search'),
         import('@/features/setup'),
+        preloadPanels(),
         preloadViews(),
         preloadSheets(),
         import('@/core/entryline/parseEntryLine'),

@@ -69,7 +69,10 @@ export function useDays(
   const { neighbours } = options;
   const key = neighbours && !result.isPlaceholderData ? JSON.stringify([neighbours, query]) : undefined;
   useEffect(() => {
-    if (key !== undefined) prefetch(client, store, version, key);
+    if (key === undefined) return;
+    // What is in sight comes first, the strip's loads too.
+    const handle = setTimeout(() => prefetch(client, store, version, key), 150);
+    return () => clearTimeout(handle);
   }, [client, store, version, key]);
   return {
     answer: result.data,

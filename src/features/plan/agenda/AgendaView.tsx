@@ -22,7 +22,7 @@ const NEAR = 900;
 /** The selected day follows when scrolling has rested so long, in milliseconds. */
 const REST = 180;
 /** Days above are fetched when nothing has come for so long, in milliseconds. */
-const QUIET = 400;
+const QUIET = 700;
 
 /** Entries by day in order, with the free times between them in words; goes on in both directions. */
 export function AgendaView({
