@@ -1,11 +1,13 @@
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { AppText } from '@/ui/primitives/AppText';
+import { later } from '@/ui/later';
 import { useTheme } from '@/ui/theme/theme';
 import { focusWidth, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { ImportSheet } from './ImportSheet';
 import { useImport } from './useImport';
+
+const importSheet = later(() => import('./ImportSheet').then((module) => module.ImportSheet));
 
 const hasFiles = (event: DragEvent): boolean => !!event.dataTransfer?.types.includes('Files');
 
@@ -50,7 +52,9 @@ export function ImportHost() {
           </View>
         </View>
       ) : null}
-      <ImportSheet />
+      <Suspense fallback={null}>
+        <importSheet.Later />
+      </Suspense>
     </>
   );
 }

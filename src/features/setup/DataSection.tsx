@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { restoreFromBin } from '@/core/change/binChanges';
 import { startEmpty } from '@/core/change/startEmpty';
@@ -44,7 +45,9 @@ export function DataSection() {
       </View>
       <View style={styles.section}>
         <TitleText>{words.data.general}</TitleText>
-        <ZoneSettings />
+        <Suspense fallback={null}>
+          <ZoneSettings />
+        </Suspense>
         <NotificationSetting />
       </View>
       {settings.demoNow ? (

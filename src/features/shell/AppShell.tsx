@@ -4,7 +4,7 @@ import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ImportHost } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
-import { DeviceZoneQuestion, preloadZonePicker } from '@/features/zones';
+import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/features/zones';
 import { calendarFiles } from '@/store';
 import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
@@ -29,6 +29,7 @@ function usePreload(): void {
         preloadSheets(),
         import('@/core/entryline/parseEntryLine'),
         preloadZonePicker(),
+        preloadZoneSettings(),
         calendarFiles().write([], undefined, NOTHING),
       ]).then(() => {
         document.documentElement.dataset.loaded = 'all';

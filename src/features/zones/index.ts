@@ -2,4 +2,4 @@ export { DeviceZoneQuestion } from './DeviceZoneQuestion';
 export { ZoneBanner } from './ZoneBanner';
 export { ZoneClock } from './ZoneClock';
 export { preloadZonePicker, ZoneField } from './ZoneField';
-export { ZoneSettings } from './ZoneSettings';
+export { preloadZoneSettings, ZoneSettings } from './lazyZoneSettings';
