@@ -1,18 +1,21 @@
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, Suspense, useEffect } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ImportHost } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
+import { useWorkspace } from '@/features/workspace';
 import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/features/zones';
 import { calendarFiles } from '@/store';
+import { later } from '@/ui/later';
 import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
-import { KeysSheet } from './KeysSheet';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
 import { ScopeSheet } from './ScopeSheet';
+
+const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
 const NOTHING = { events: [], calendars: [], workingPattern: standardWorkingPattern, now: 0 };
 
@@ -24,6 +27,7 @@ function usePreload(): void {
       void Promise.all([
         import('@/features/print'),
         import('@/features/setup'),
+        keysSheet.fetchAhead(),
         preloadPanels(),
         preloadViews(),
         preloadSheets(),
@@ -45,6 +49,7 @@ export function AppShell({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
+  const keysShown = useWorkspace((state) => state.keysShown);
   usePreload();
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
@@ -57,7 +62,11 @@ export function AppShell({ children }: { children: ReactNode }) {
       {wide ? null : <Places wide={false} />}
       <NoticeLine wide={wide} />
       <ScopeSheet />
-      <KeysSheet />
+      {keysShown ? (
+        <Suspense fallback={null}>
+          <keysSheet.Later />
+        </Suspense>
+      ) : null}
       <ImportHost />
     </View>
   );
