@@ -78,9 +78,9 @@ export function PlanScreen() {
     }),
     [hidden, filter, address.showCancelled, zone],
   );
-  // The year asks for loads alone; of its entries only the selected day's are of use.
+  // The year asks for loads alone and the agenda for days itself: of their entries the selected day's are asked for here.
   const asked =
-    address.view === 'year'
+    address.view === 'year' || address.view === 'agenda'
       ? { first: address.day, end: address.day + 1 }
       : { first: days[0]!, end: days.at(-1)! + 1 };
   const { answer, isLoading, failed, retry } = useDays(asked.first, asked.end, { ...options, neighbours });
@@ -153,7 +153,9 @@ export function PlanScreen() {
             <CalendarChips
               calendars={calendars}
               hidden={hidden}
-              minutes={address.view === 'year' ? undefined : answer?.calendarMinutes}
+              minutes={
+                address.view === 'year' || address.view === 'agenda' ? undefined : answer?.calendarMinutes
+              }
               onHiddenChange={(next) => to({ hidden: [...next] })}
             />
             {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}

@@ -36,6 +36,7 @@ export function PlanView(props: ViewProps) {
       gridStep={address.gridStep}
       rowHeight={address.rowHeight}
       fadePast={address.fadePast}
+      weekNumbers={address.weekNumbers}
       zone={address.zone}
       answer={props.answer}
       calendars={calendars}

@@ -10,37 +10,34 @@ import {
   useSnapshot,
 } from '@/store';
 
-/** Days that are asked for together: few, so that a crowded calendar shows its first days at once. */
-const BLOCK = 3;
-/** The most blocks that are kept on the page: those furthest from sight go first. */
-const MOST_BLOCKS = 40;
+/** Days that are added together at an end. The first stands alone, so that a crowded one is there at once. */
+const STEP = 3;
+/** The most days that are kept on the page: those furthest from sight go first. */
+const MOST_DAYS = 60;
 
-/** The blocks that are shown, counted from the anchor; half-open. */
-interface Blocks {
+/** The days that are shown, counted from the anchor; half-open. */
+interface ShownDays {
   readonly anchor: number;
   readonly from: number;
   readonly to: number;
 }
 
 /**
- * The days of an agenda in blocks of some days from a day on, endless both ways or within bounds. Starts with one block;
- * `extend` adds one before or after.
+ * The days of an agenda from a day on, endless both ways or within bounds. Starts with one day; `extend` adds some before
+ * or after.
  */
 export function useAgendaBlocks(anchor: number, bounds: DayRange | undefined, options: DaysOptions) {
   const { store } = useOpenStore();
   const version = useSnapshot((snapshot) => snapshot.version);
   const query = useDaysQuery(options);
-  const [held, setBlocks] = useState<Blocks>({ anchor, from: 0, to: 1 });
+  const [held, setBlocks] = useState<ShownDays>({ anchor, from: 0, to: 1 });
   const blocks = held.anchor === anchor ? held : { anchor, from: 0, to: 1 };
   if (blocks !== held) setBlocks(blocks);
-  const startOf = (block: number) => anchor + block * BLOCK;
+  const startOf = (day: number) => anchor + day;
   const ranges = Array.from({ length: blocks.to - blocks.from }, (_, index) => {
     const first = startOf(blocks.from + index);
-    return {
-      first: Math.max(first, bounds?.first ?? -Infinity),
-      end: Math.min(first + BLOCK, bounds?.end ?? Infinity),
-    };
-  }).filter(({ first, end }) => first < end);
+    return { first, end: first + 1 };
+  }).filter(({ first }) => !bounds || (first >= bounds.first && first < bounds.end));
   const results = useQueries({
     queries: ranges.map(({ first, end }) => ({
       ...daysOptions(store, version, { ...query, firstDay: first, endDay: end }),
@@ -53,8 +50,9 @@ export function useAgendaBlocks(anchor: number, bounds: DayRange | undefined, op
   const extend = useMemo(
     () => (direction: 1 | -1) =>
       setBlocks(({ anchor: of, from, to }) => {
-        if (direction === 1) return { anchor: of, from: Math.max(from, to + 1 - MOST_BLOCKS), to: to + 1 };
-        return { anchor: of, from: from - 1, to: Math.min(to, from - 1 + MOST_BLOCKS) };
+        if (direction === 1)
+          return { anchor: of, from: Math.max(from, to + STEP - MOST_DAYS), to: to + STEP };
+        return { anchor: of, from: from - STEP, to: Math.min(to, from - STEP + MOST_DAYS) };
       }),
     [],
   );

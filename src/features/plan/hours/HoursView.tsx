@@ -14,6 +14,7 @@ import {
   yToMinute,
 } from '@/core/layout/hours';
 import { layoutRibbons, type Ribbon } from '@/core/layout/ribbons';
+import { weekNumber } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
 import type { RowHeight } from '@/core/model/look';
 import { daysOf, isRibbon, type Occurrence, takesTime } from '@/core/schedule/occurrence';
@@ -51,6 +52,7 @@ interface HoursViewProps {
   gridStep: number;
   rowHeight: RowHeight;
   fadePast: boolean;
+  weekNumbers: boolean;
   /** The zone that the hours are shown in. */
   zone: string;
   answer: DaysAnswer | undefined;
@@ -67,6 +69,7 @@ export function HoursView({
   gridStep,
   rowHeight,
   fadePast,
+  weekNumbers,
   zone,
   answer,
   calendars,
@@ -261,6 +264,10 @@ export function HoursView({
                 {allRibbons ? '–' : `+${hiddenRibbons}`}
               </AppText>
             </Pressable>
+          ) : weekNumbers ? (
+            <AppText size="small" tone="quiet" figures>
+              {words.weeks.number(weekNumber(firstDay))}
+            </AppText>
           ) : null}
         </View>
         <View style={styles.fill}>
