@@ -14,6 +14,8 @@ const transformIgnorePatterns = [
   '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|chrono-node|ical.js)/)',
 ];
 module.exports = {
+  // Generous: a machine that stands still for a while is no fault of the code.
+  testTimeout: 40_000,
   projects: [
     {
       displayName: 'core',
