@@ -93,9 +93,7 @@ function Chip({
         onLongPress={openMenu}
         style={styles.press}
       >
-        <View style={isHidden ? styles.faded : null}>
-          <Mark mark={calendar.mark} colour={calendar.colour} />
-        </View>
+        <Mark mark={calendar.mark} colour={calendar.colour} />
         <AppText
           weight="700"
           colour={isHidden ? colours.quietInk : tones.ink}
@@ -197,7 +195,6 @@ const styles = StyleSheet.create({
   },
   press: { flexDirection: 'row', alignItems: 'center', gap: space(2), height: 40, paddingLeft: 3 },
   more: { height: 40, width: 26, alignItems: 'center', justifyContent: 'center' },
-  faded: { opacity: 0.45 },
   struck: { textDecorationLine: 'line-through' },
   item: { justifyContent: 'flex-start' },
 });

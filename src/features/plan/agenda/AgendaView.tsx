@@ -54,9 +54,13 @@ export function AgendaView({
   const { homeZone, workingPattern } = settings;
   const parts = useMemo(() => {
     const context = { zone: address.zone, homeZone, pattern: workingPattern, now };
-    return answers.flatMap(({ firstDay, endDay, occurrences }) =>
-      agendaOf(occurrences, firstDay, endDay, context),
+    const [start] = answers;
+    if (!start) return [];
+    // An entry over several days is in the answer of each of them.
+    const all = new Map(
+      answers.flatMap(({ occurrences }) => occurrences.map((occurrence) => [occurrence.key, occurrence])),
     );
+    return agendaOf([...all.values()], start.firstDay, answers.at(-1)!.endDay, context);
   }, [answers, address.zone, homeZone, workingPattern, now]);
   const loads = useMemo(
     () => new Map(answers.flatMap((answer) => answer.loads.map((load) => [load.day, load] as const))),
@@ -204,7 +208,7 @@ const Part = memo(function Part(props: PartProps) {
   if (part.kind === 'empty') {
     const { first, end } = part;
     return (
-      <section
+      <article
         className={classes.empty}
         data-first={first}
         data-end={end}
@@ -213,7 +217,7 @@ const Part = memo(function Part(props: PartProps) {
         style={{ color: colours.quietInk }}
       >
         {words.agenda.nothing(shortDayText(first), end - 1 > first ? shortDayText(end - 1) : undefined)}
-      </section>
+      </article>
     );
   }
   const isToday = part.day === today;
@@ -287,7 +291,7 @@ function Item({ item, day, ...props }: PartProps & { item: AgendaItem; day: numb
     <div
       className={classes.line}
       data-testid={isNow ? 'agenda-now' : 'agenda-gap'}
-      style={{ color: isNow ? colours.accent : colours.primary }}
+      style={{ color: isNow ? colours.accent : colours.quietInk }}
       title={isNow ? undefined : timeRangeText(item.startWall, item.endWall)}
     >
       <span className={classes.dash} style={{ borderColor: isNow ? colours.accent : colours.line }} />

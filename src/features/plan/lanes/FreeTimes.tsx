@@ -49,7 +49,7 @@ export function FreeTimes({
           style={{
             left: headWidth + gap.left + 1,
             width: gap.width - 3,
-            color: colours.primary,
+            color: colours.ink,
             borderColor: colours.primary,
             backgroundColor: colours.card,
           }}

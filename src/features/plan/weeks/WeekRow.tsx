@@ -119,11 +119,11 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       style={{
         width: columnWidth,
         borderColor: colours.line,
-        backgroundColor: isDayOff(pattern, day) || load?.taken ? colours.page : colours.card,
+        backgroundColor: isOutside || isDayOff(pattern, day) || load?.taken ? colours.page : colours.card,
         ...(isSelected ? { boxShadow: `inset 0 0 0 ${focusWidth}px ${colours.primary}` } : null),
       }}
     >
-      <div className={classes.head} style={{ opacity: isOutside ? 0.55 : 1 }}>
+      <div className={classes.head}>
         <button
           type="button"
           tabIndex={-1}
@@ -133,7 +133,11 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
           style={
             isToday
               ? { backgroundColor: colours.primary, color: colours.onPrimary }
-              : { backgroundColor: 'transparent', color: colours.ink }
+              : {
+                  backgroundColor: 'transparent',
+                  color: isOutside ? colours.quietInk : colours.ink,
+                  fontWeight: isOutside ? 400 : 700,
+                }
           }
         >
           {columnWidth > 60 && (dayOfMonthText(day) === '1' || day === range.first)
@@ -184,7 +188,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         })}
       </div>
       {bars ? null : (
-        <div className={classes.lines} style={{ top: top + 1, opacity: isOutside ? 0.7 : 1 }}>
+        <div className={classes.lines} style={{ top: top + 1 }}>
           {cell.lines.map((occurrence) => (
             <EntryLineCard
               key={occurrence.key}
