@@ -21,7 +21,8 @@ module.exports = {
       { path: '^src/core' },
       {
         path: 'node_modules/',
-        pathNot: 'node_modules/(zod|ical\\.js|chrono-node|minisearch|countries-and-timezones|temporal-polyfill|@types)/',
+        pathNot:
+          'node_modules/(zod|ical\\.js|chrono-node|minisearch|countries-and-timezones|temporal-polyfill|@types)/',
       },
     ),
     rule(
