@@ -22,11 +22,17 @@ config.resolver.assetExts.push('woff2');
 const resolve = config.resolver.resolveRequest;
 
 config.resolver.resolveRequest = (context, name, platform) => {
-  // zod's main entry re-exports every language (about 300 KB); the application needs English only.
-  if (/\/locales\/index\.js$/.test(name) && /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath))
+  // zod's main entry re-exports every language (about 300 KB), JSON Schema and a compiler; none of them is used here.
+  if (
+    /\/(locales\/index|from-json-schema|json-schema-processors|compile)\.js$/.test(name) &&
+    /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath)
+  )
     return { type: 'empty' };
   // Paper's icon font (1.3 MB): every icon is an SVG path given through PaperProvider's settings.icon.
   if (/^(@expo\/vector-icons|@?react-native-vector-icons)/.test(name)) return { type: 'empty' };
+  // Two versions of one library of colours would come: the router's is used by headers alone, which are not shown here.
+  if (name === 'color')
+    return (resolve ?? context.resolveRequest)({ ...context, originModulePath: __filename }, name, platform);
   // Its two entry points share a registry: both must come from the same build of the package.
   if (name.startsWith('@use-gesture/')) {
     const conditions = {

@@ -34,7 +34,9 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/Lisbon',
     colorScheme: 'light',
-    trace: 'retain-on-failure',
+    // Traces make a run a good deal longer: they are kept when they are asked for.
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
   },
   projects: [
     {
@@ -46,13 +48,13 @@ export default defineConfig({
   ],
   webServer: [
     {
-      command: `node --import tsx server/main.ts --port ${port}`,
+      command: `node --import tsx server/main.ts --port ${port} --data test-results/data`,
       url: `http://127.0.0.1:${port}/api/health`,
       reuseExistingServer: false,
       stdout: 'ignore',
     },
     {
-      command: `node --import tsx server/main.ts --port ${port + 1} --empty`,
+      command: `node --import tsx server/main.ts --port ${port + 1} --empty --data test-results/data-empty`,
       url: `http://127.0.0.1:${port + 1}/api/health`,
       reuseExistingServer: false,
       stdout: 'ignore',

@@ -1,9 +1,10 @@
+import { files } from './attachments';
 import { dayAfter, EntryMaker } from './entryMaker';
 import { addFiller, addSeries } from './filler';
 import { periodSets, presets } from './looks';
 import type { DemoData } from './makeDemo';
 import { Chance } from './random';
-import { calendars, settings, TODAY } from './scenario';
+import { calendars, categories, settings, TODAY } from './scenario';
 import { addShowcase } from './showcase';
 
 /** The set to measure on: 20,000 entries, 2,000 of them series, over five years. */
@@ -15,5 +16,5 @@ export function makeLarge(seed = 11, entries = 20_000, series = 2_000): DemoData
   addShowcase(make);
   addSeries(make, chance, first, days, series - make.entries.filter((entry) => entry.recurrence).length);
   addFiller(make, chance, first, days, entries - make.entries.length, { from: '', to: '' });
-  return { calendars, entries: make.entries, settings, presets, periodSets };
+  return { calendars, entries: make.entries, settings, presets, periodSets, categories, files };
 }

@@ -1,4 +1,6 @@
-import type { Calendar } from '@/core/model/calendar';
+import { FEED_HOST } from '@/core/feeds/feedHost';
+import type { Calendar, FeedSource } from '@/core/model/calendar';
+import type { Category } from '@/core/model/category';
 import type { Settings } from '@/core/model/settings';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { parseLocal } from '@/core/time/civil';
@@ -11,7 +13,8 @@ export const NOW = `${TODAY}T10:20`;
 /** The demo's records are as old as this, whenever they are made. */
 export const MADE = parseLocal('2026-02-02T08:00');
 
-export type DemoCalendarId = 'desk' | 'meetings' | 'visits' | 'rota' | 'grants' | 'home' | 'daysoff';
+export type DemoCalendarId =
+  'desk' | 'meetings' | 'visits' | 'rota' | 'grants' | 'home' | 'daysoff' | 'boats' | 'inspections';
 
 const calendar = (
   id: DemoCalendarId,
@@ -20,17 +23,81 @@ const calendar = (
   mark: string,
   colour: Calendar['colour'],
   description: string,
-): Calendar => ({ id, order, name, mark, colour, description, created: MADE, modified: MADE });
+  feed?: string,
+): Calendar => ({
+  id,
+  order,
+  name,
+  mark,
+  colour,
+  description,
+  created: MADE,
+  modified: MADE,
+  ...(feed === undefined ? {} : { feed: feedOf(feed) }),
+});
+
+/** A feed of the feed host that ships with the server, read shortly before the demo's present. */
+const feedOf = (path: string): FeedSource => ({
+  address: `http://${FEED_HOST}/${path}`,
+  everyMinutes: 1440,
+  withReminders: false,
+  withAttachments: false,
+  tried: READ,
+  refreshed: READ,
+});
+
+/** When the demo's feeds were read last: two hours before its present. */
+const READ = Date.parse(`${TODAY}T08:20:00Z`);
+
+/** The boat bookings have vanished from their host. */
+function withTrouble(made: Calendar): Calendar {
+  if (made.id !== 'boats' || !made.feed) return made;
+  const since = Date.parse('2027-01-14T07:00:00Z');
+  return {
+    ...made,
+    feed: {
+      ...made.feed,
+      refreshed: since - 86_400_000,
+      problem: { code: 'vanished', detail: '410', since },
+    },
+  };
+}
 
 export const calendars: Calendar[] = [
   calendar('desk', 1, 'Desk work', 'DW', 'pine', 'Focused office time, reports, orders'),
   calendar('meetings', 2, 'Meetings', 'ME', 'harbour', 'The weekly works round, one-to-ones, supplier calls'),
   calendar('visits', 3, 'Site visits', 'SV', 'rust', 'Inspections by boat or road, with travel time'),
-  calendar('rota', 4, 'Keeper rota', 'KR', 'slate', 'Who keeps which light'),
+  calendar('rota', 4, 'Keeper rota', 'KR', 'slate', 'Who keeps which light', 'rota.ics'),
   calendar('grants', 5, 'Grants', 'GR', 'plum', 'Deadlines and report periods'),
   calendar('home', 6, 'Home', 'HO', 'amber', 'Private things'),
-  calendar('daysoff', 7, 'Days off', 'DO', 'rose', 'Public and local days off'),
-];
+  calendar('daysoff', 7, 'Days off', 'DO', 'rose', 'Public and local days off', 'days-off.ics'),
+  {
+    ...calendar(
+      'boats',
+      8,
+      'Old boat bookings',
+      'BB',
+      'cocoa',
+      'Kept by the harbour until last year',
+      'gone.ics',
+    ),
+    unlisted: true as const,
+  },
+  {
+    ...calendar(
+      'inspections',
+      9,
+      'Inspections',
+      'IN',
+      'clay',
+      'Last summer’s; could be one with Site visits',
+    ),
+    unlisted: true as const,
+  },
+].map(withTrouble);
+
+/** Categories that have a colour of their own. */
+export const categories: Category[] = [{ id: 'demo-category-deadline', name: 'deadline', colour: 'rust' }];
 
 const office = (place: 'office' | 'home' | 'travel' = 'office') => ({
   spans: [

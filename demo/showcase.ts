@@ -1,26 +1,40 @@
-import type { EntryMaker } from './entryMaker';
+import { attached } from './attachments';
+import { dayAfter, type EntryMaker } from './entryMaker';
 
 /** Who is invited, with an answer each; `?` for none yet. Files hold people like this (ATTENDEE). */
-const invited = (people: Readonly<Record<string, string>>, ...attached: string[]) => ({
+const invited = (people: Readonly<Record<string, string>>) => ({
   preserved: {
-    properties: [
-      ...Object.entries(people).map(([name, answer]) => [
-        'attendee',
-        { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
-        'cal-address',
-        `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
-      ]),
-      ...attached.map((name) => [
-        'attach',
-        { filename: name },
-        'uri',
-        `https://files.fennick.example/${encodeURIComponent(name)}`,
-      ]),
-    ],
+    properties: Object.entries(people).map(([name, answer]) => [
+      'attendee',
+      { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
+      'cal-address',
+      `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
+    ]),
     components: [],
   },
 });
 const reminded = (minutesBefore: number) => ({ reminders: [{ minutesBefore }] });
+
+/** Where the relief boat goes in each week of four, and who keeps those lights from then on. */
+const RELIEFS = [
+  { lights: 'Skerry and Tern Rock', watch: 'First watch' },
+  { lights: 'Gull Point and Old Mole', watch: 'Second watch' },
+  { lights: 'North Ness and St Brannoc', watch: 'Third watch' },
+  { lights: 'Cape Farrow and Low Head', watch: 'Fourth watch' },
+];
+
+/** The keepers' rota: a pattern of four weeks. */
+function addRota(make: EntryMaker): void {
+  RELIEFS.forEach(({ lights, watch }, week) => {
+    const monday = dayAfter('2026-02-02', 7 * week);
+    const rule = 'FREQ=WEEKLY;INTERVAL=4;BYDAY=MO,TU,WE,TH,FR';
+    make.series('rota', `${monday}T06:00`, 120, rule, 'Relief boat', {
+      availability: 'free',
+      location: `to ${lights}`,
+      notes: `${watch} keeps ${lights} this week.`,
+    });
+  });
+}
 
 /** The weeks around today, written by hand: what the pictures show, and one of every kind of entry. */
 export function addShowcase(make: EntryMaker): void {
@@ -85,9 +99,7 @@ export function addShowcase(make: EntryMaker): void {
     classification: 'private',
   });
   make.series('desk', '2026-03-02T16:30', 30, 'FREQ=WEEKLY;BYDAY=MO,WE', 'Order book');
-  make.series('rota', '2026-02-02T06:00', 120, 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR', 'Relief boat', {
-    availability: 'free',
-  });
+  addRota(make);
   make.series('meetings', '2026-04-07T17:30', 30, 'FREQ=WEEKLY;BYDAY=WE', 'Stores count', {
     status: 'cancelled',
     notes: 'Nobody has come since autumn.',
@@ -103,14 +115,14 @@ export function addShowcase(make: EntryMaker): void {
   make.timed('desk', '2027-03-09T10:30', 90, 'Q1 works report', {
     notes: 'Figures from stores, pictures from Skerry.',
     categories: ['report'],
-    ...invited({}, 'skerry tower.jpg', 'stores figures.csv'),
+    ...attached('tower', 'figures'),
   });
   make.timed(
     'meetings',
     '2027-03-09T11:00',
     45,
     'Tobias: crane survey',
-    { location: 'online', ...invited({ 'Tobias Rask': 'ACCEPTED' }, 'crane plan.pdf') },
+    { location: 'online', ...invited({ 'Tobias Rask': 'ACCEPTED' }), ...attached('crane') },
     'Europe/Lisbon',
   );
   make.timed(
@@ -144,6 +156,18 @@ export function addShowcase(make: EntryMaker): void {
   make.days('daysoff', '2027-03-12', 1, 'Founders’ day', { availability: 'away' });
   make.timed('home', '2027-03-13T10:00', 150, 'Boat paint with Ines', { classification: 'private' });
 
+  // What is left of a feed that has vanished.
+  make.timed('boats', '2026-11-10T09:00', 240, 'Relief boat booked', { availability: 'free' });
+  make.timed('boats', '2027-03-17T09:00', 240, 'Relief boat booked', { availability: 'free' });
+
+  // A calendar that could be one with Site visits: some of it is in both.
+  const inspections = ['Tern Rock', 'Low Head', 'Old Mole', 'North Ness'];
+  inspections.forEach((light, month) => {
+    const start = `2026-0${month + 5}-12T08:30`;
+    make.timed('inspections', start, 360, `${light} inspection`, { location: 'by boat' });
+    if (month % 2 === 0) make.timed('visits', start, 360, `${light} inspection`, { location: 'by boat' });
+  });
+
   // Clock changes, midnight, other zones.
   make.timed('visits', '2027-03-16T21:30', 330, 'Night light trial, Gull Point', {
     notes: 'Crosses midnight.',
@@ -167,6 +191,7 @@ export function addShowcase(make: EntryMaker): void {
   make.timed('desk', '2027-03-15T10:00', 120, 'Lens invoices');
   make.timed('desk', '2027-03-15T10:00', 120, 'Lens invoices');
   make.timed('desk', '2027-03-17T09:00', 60, '');
+  make.timed('meetings', '2027-02-11T11:00', 30, '');
   make.timed('desk', '2027-02-18T09:00', 120, 'Draft: lamp list', {
     status: 'tentative',
     availability: 'tentative',

@@ -7,7 +7,7 @@ const hasFocus = (locator: Locator): Promise<boolean> =>
 /** Presses Tab until an element has the focus, as a person without a mouse does. */
 async function tabTo(page: Page, locator: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
   await expect(locator).toBeVisible();
-  for (let presses = 0; presses < 60 && !(await hasFocus(locator)); presses++) await page.keyboard.press(key);
+  for (let presses = 0; presses < 90 && !(await hasFocus(locator)); presses++) await page.keyboard.press(key);
   await expect(locator).toBeFocused();
 }
 

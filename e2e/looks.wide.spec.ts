@@ -137,4 +137,8 @@ test('the day heads show a second calendar', async ({ page }) => {
   await sheet.getByLabel('Second calendar in the day heads').selectOption('hebrew');
   await close(page);
   await expect(page.getByTestId('day-head')).toContainText('30 Adar I');
+  await page.goto('/?view=weeks&date=2027-03-09');
+  await expect(page.getByRole('gridcell', { name: /^Tuesday 9 March.*, 30 Adar I, / })).toContainText(
+    '30 Adar I',
+  );
 });

@@ -1,4 +1,4 @@
-import { type Locator, type Page, test as base, expect } from '@playwright/test';
+import { type Download, type Locator, type Page, test as base, expect } from '@playwright/test';
 
 /** Words in the console that are no fault of the page: none so far. */
 const HARMLESS: RegExp[] = [];
@@ -157,4 +157,45 @@ export async function openEditor(page: Page, title: RegExp): Promise<Locator> {
   const editor = page.getByTestId('editor');
   await expect(editor).toBeVisible();
   return editor;
+}
+
+/** Gives files to whoever asks for them after a press. */
+export async function giveFiles(
+  page: Page,
+  button: Locator,
+  files: readonly { name: string; mimeType: string; buffer: Buffer }[],
+): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press(button)]);
+  await chooser.setFiles([...files]);
+}
+
+/** A text as a file. */
+export const textFile = (name: string, text: string, mimeType = 'text/calendar') => ({
+  name,
+  mimeType,
+  buffer: Buffer.from(text),
+});
+
+/** The file that is saved after an action, and what stands in it. */
+export async function saved(
+  page: Page,
+  action: () => Promise<void>,
+): Promise<{ download: Download; text: string }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), action()]);
+  const stream = await download.createReadStream();
+  const parts: Buffer[] = [];
+  for await (const part of stream) parts.push(part as Buffer);
+  return { download, text: Buffer.concat(parts).toString('utf8') };
+}
+
+/** Opens Setup and waits for its calendars. */
+export async function openSetup(page: Page): Promise<void> {
+  await page.goto('/setup');
+  await expect(page.getByRole('group', { name: 'Desk work' })).toBeVisible();
+}
+
+/** Opens the further actions of a calendar in Setup and presses one. */
+export async function calendarAction(page: Page, calendar: string, action: RegExp): Promise<void> {
+  await press(page.getByRole('button', { name: `More for ${calendar}` }));
+  await press(page.getByRole('menuitem', { name: action }));
 }

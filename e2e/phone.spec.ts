@@ -85,12 +85,51 @@ test('a press on an empty hour makes a draft in the sheet, and all fields are on
   await expect(card(page, /Ladder check/)).toBeVisible();
 });
 
+test('the back button closes what lies over the page, and loses nothing unasked', async ({ page }) => {
+  await openPlan(page);
+  await page.getByRole('button', { name: 'Step forward' }).tap();
+  await expect(page).toHaveURL(/date=2027-03-12/);
+  const address = page.url();
+  const editor = page.getByTestId('editor');
+
+  // An editor without changes closes; one with changes asks first.
+  await card(page, /Report periods/).tap();
+  await page.getByTestId('sheet').getByRole('button', { name: 'Edit', exact: true }).tap();
+  await expect(editor).toBeVisible();
+  await page.goBack();
+  await expect(editor).toBeHidden();
+  await page.getByTestId('sheet').getByRole('button', { name: 'Edit', exact: true }).tap();
+  await editor.getByLabel('Place').fill('Boat shed');
+  await page.goBack();
+  await expect(editor.getByRole('alert')).toBeVisible();
+  await page.goBack();
+  await expect(editor.getByRole('alert')).toBeHidden();
+  await expect(editor.getByLabel('Place')).toHaveValue('Boat shed');
+  await page.goBack();
+  await editor.getByRole('button', { name: 'Leave' }).tap();
+  await expect(editor).toBeHidden();
+
+  // Dialogs over one another close one by one.
+  await page.getByRole('button', { name: 'Search' }).tap();
+  await expect(page.getByTestId('search')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByTestId('search')).toBeHidden();
+  expect(page.url()).toBe(address);
+
+  // With nothing open, it leads to what was shown before.
+  await page.goBack();
+  await expect(page).not.toHaveURL(/date=2027-03-12/);
+  await expect(card(page, /Rota check/)).toBeVisible();
+});
+
 test('a long press adds to the selection', async ({ page }) => {
   await openPlan(page);
   await card(page, /Rota check/).tap();
-  const glass = await centre(card(page, /Order lantern glass/));
+  // The sheet lies over the lower part of the hours: the other card is above it.
+  await expect(page.getByTestId('sheet')).toBeVisible();
+  const panel = await centre(card(page, /Halifax grant panel/));
   const client = await page.context().newCDPSession(page);
-  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [glass] });
+  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [panel] });
   await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 480)));
   await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   await expect(page.getByTestId('sheet').getByText('2 entries selected')).toBeVisible();

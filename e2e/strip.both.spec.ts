@@ -27,6 +27,7 @@ test('a pressed week is gone to, and the strip brackets it', async ({ page }) =>
 });
 
 test('as a slider of weeks it is walked by keys and read out in words', async ({ page }) => {
+  test.skip(isPhone(), 'keys are for wide screens');
   await openPlan(page, '/?view=week&date=2027-03-09');
   await expect(strip(page)).toHaveAttribute('aria-valuetext', /^Week of 8 March 2027, \d+ h.* of .* booked$/);
   await strip(page).focus();
@@ -46,7 +47,8 @@ test('it moves on without end by wheel or swipe, and the shown days stay', async
     const client = await page.context().newCDPSession(page);
     const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
       client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
-    for (let swipe = 0; swipe < 3; swipe++) {
+    // Three do on a page that keeps up; one that is held up may take some for none.
+    for (let swipe = 0; swipe < 9 && (await page.getByTestId('strip-shown').count()) > 0; swipe++) {
       await touch('touchStart', [{ x: 340, y: at.y }]);
       for (let x = 320; x >= 40; x -= 40) await touch('touchMove', [{ x, y: at.y }]);
       // The finger rests before it lifts: a flung one would make the browser swallow the next tap.

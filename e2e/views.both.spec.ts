@@ -193,13 +193,26 @@ test.describe('Lanes', () => {
     expect(overlapping(await boxes('laid-over'))).toBe(true);
   });
 
-  test('an entry is dragged along the hours', async ({ page }) => {
+  test('an entry is dragged along the hours, and to another lane', async ({ page }) => {
     test.skip(isPhone(), 'the drag by finger is the same as in the hours');
     await openPlan(page, '/?view=lanes&date=2027-03-09');
     const report = page.getByRole('button', { name: /10:30 to 12:00, Q1 works report/ });
     const box = (await report.boundingBox())!;
     await drag(page, { x: box.x + 40, y: box.y + 20 }, { x: box.x + 40 + box.width, y: box.y + 22 });
-    await expect(page.getByRole('button', { name: /12:00 to 13:30, Q1 works report/ })).toBeVisible();
+    const moved = page.getByRole('button', { name: /12:00 to 13:30, Q1 works report/ });
+    await expect(moved).toBeVisible();
+    const meetings = (await page.getByRole('group', { name: 'Meetings calendar' }).boundingBox())!;
+    const { x, y } = await centre(moved);
+    await drag(page, { x, y }, { x, y: meetings.y + meetings.height / 2 });
+    await expect(
+      page
+        .getByRole('group', { name: 'Meetings calendar' })
+        .getByRole('button', { name: /12:00 to 13:30, Q1 works report, Meetings calendar/ }),
+    ).toBeVisible();
+    await press(page.getByTestId('notice').getByRole('button', { name: 'Undo' }));
+    await expect(
+      page.getByRole('button', { name: /12:00 to 13:30, Q1 works report, Desk work calendar/ }),
+    ).toBeVisible();
   });
 });
 

@@ -1,4 +1,16 @@
-import { card, CALENDAR_FILE, centre, drag, entry, expect, expectKept, openPlan, test } from './pages';
+import {
+  calendarAction,
+  card,
+  CALENDAR_FILE,
+  centre,
+  drag,
+  entry,
+  expect,
+  expectKept,
+  openPlan,
+  test,
+  saved,
+} from './pages';
 
 test('a week planned by mouse: made, moved, stretched, copied, edited, binned and undone', async ({
   page,
@@ -213,13 +225,10 @@ test('a file dropped on the page is previewed, imported, found again and exporte
   await expect(card(page, /Wednesday 10 March, 18:00 to 19:30, Rope delivery|Stock list/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Setup' }).click();
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as file: Stores and boats' }).click(),
-  ]);
-  const stream = await download.createReadStream();
-  let text = '';
-  for await (const chunk of stream) text += String(chunk);
+  await calendarAction(page, 'Stores and boats', /Save as file/);
+  const { download, text } = await saved(page, () =>
+    page.getByRole('dialog').getByRole('button', { name: 'Save', exact: true }).click(),
+  );
   expect(download.suggestedFilename()).toBe('stores-and-boats.ics');
   expect(text).toContain('X-STORES-SHELF:12');
   expect(text).toContain('RRULE:FREQ=WEEKLY;BYDAY=TH');

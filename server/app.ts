@@ -1,18 +1,88 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
 import path from 'node:path';
+import { feedHost, OFFERED } from './feedHost/feedHost';
+import { feedRoute } from './feeds/feedRoute';
+import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
+import { publishedPages, publishingRoutes } from './published/publishedRoutes';
+import { PublishedStore } from './published/publishedStore';
 
 export interface AppOptions {
   /** The folder with the built application. */
   readonly dist: string;
+  /** The folder that published calendars are kept in. */
+  readonly data: string;
   /** What a browser without data begins with: the demo's records, or null. */
   readonly start: () => unknown;
+  /** The port that the server listens on, where it does. */
+  readonly port?: () => number | undefined;
+  readonly now?: () => number;
+  readonly fetching?: Partial<FetchOptions>;
+  /** How many questions of a kind one address may ask in a minute. */
+  readonly perMinute?: Partial<typeof PER_MINUTE>;
+  readonly slowMilliseconds?: number;
 }
 
-/** Serves the built application and what a new browser begins with. Hashed files for ever, all else fresh. */
-export function createApp({ dist, start }: AppOptions): Express {
+const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600 };
+const SLOW_MS = 4000;
+
+const limited = (limit: number) =>
+  rateLimit({
+    windowMs: 60_000,
+    limit,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    message: { error: 'too many questions; wait a minute' },
+  });
+
+/** The page runs its own scripts only, in workers too; pictures and files that a person attached are shown from blobs. */
+const contentSecurityPolicy = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    fontSrc: ["'self'", 'data:'],
+    workerSrc: ["'self'", 'blob:'],
+    frameSrc: ["'self'", 'blob:'],
+    objectSrc: ["'none'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'self'"],
+  },
+};
+
+/** What can't be read as it was sent is said in a word; how the server is made is not. */
+const onError: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = (error as { status?: unknown }).status;
+  const isTheirs = typeof status === 'number' && status >= 400 && status < 500;
+  if (!isTheirs) console.error(error);
+  response
+    .status(isTheirs ? status : 500)
+    .json({ error: status === 413 ? 'too large' : isTheirs ? 'not understood' : 'something went wrong' });
+};
+
+/**
+ * Serves the built application, what a new browser begins with, feeds from elsewhere, published calendars, and the
+ * stand-in for a feed host. Hashed files for ever, all else fresh.
+ */
+export function createApp(options: AppOptions): Express {
+  const { dist, start, now = Date.now } = options;
+  const perMinute = { ...PER_MINUTE, ...options.perMinute };
+  const published = new PublishedStore(path.join(options.data, 'published'));
   const app = express();
   app.disable('x-powered-by');
+  app.use(limited(perMinute.all));
+  app.use('/p', limited(perMinute.pages), publishedPages(published, now));
+  // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
+  app.use(helmet({ contentSecurityPolicy, strictTransportSecurity: false }));
   app.use(compression());
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
@@ -20,9 +90,16 @@ export function createApp({ dist, start }: AppOptions): Express {
   app.get('/api/start', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo: start() });
   });
+  app.get('/api/offered-feeds', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json(OFFERED);
+  });
+  const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
+  app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
+  app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, now));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'not found' });
   });
+  app.use('/feed-host', feedHost({ slowMilliseconds: options.slowMilliseconds ?? SLOW_MS }));
   const forEver = { immutable: true, maxAge: '1y', index: false } as const;
   app.use('/_expo/static', express.static(path.join(dist, '_expo/static'), forEver));
   app.use('/assets', express.static(path.join(dist, 'assets'), { ...forEver, dotfiles: 'allow' }));
@@ -34,5 +111,6 @@ export function createApp({ dist, start }: AppOptions): Express {
     }
     response.sendFile('index.html', { root: dist, headers: { 'Cache-Control': 'no-cache' } });
   });
+  app.use(onError);
   return app;
 }

@@ -18,12 +18,17 @@ function options() {
   }
 }
 
-const { port, data } = options();
+const { port, host, folder, data } = options();
 const makers = { demo: makeDemo, large: makeLarge, empty: () => null };
 let made: unknown;
 const start = () => (made ??= makers[data]());
 
-const server = createApp({ dist: DIST, start }).listen(port, '127.0.0.1');
+const server = createApp({
+  dist: DIST,
+  data: path.resolve(folder),
+  start,
+  port: () => port,
+}).listen(port, host);
 server.on('listening', () => {
   console.log(`Orderly Week is at http://localhost:${port}/`);
 });

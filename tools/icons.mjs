@@ -4,6 +4,17 @@ import { writeFileSync } from 'node:fs';
 
 const names = [
   'account-group-outline',
+  'arrow-down',
+  'arrow-up',
+  'call-merge',
+  'drag-vertical',
+  'file-outline',
+  'image-outline',
+  'palette-outline',
+  'paperclip',
+  'refresh',
+  'rss',
+  'share-variant-outline',
   'alert-circle-outline',
   'arrow-left',
   'arrow-right',

@@ -73,9 +73,13 @@ const openEditor = async (page: Page) => {
 };
 
 async function main(): Promise<void> {
-  const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', String(PORT)], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
+  const server = spawn(
+    'node',
+    ['--import', 'tsx', 'server/main.ts', '--port', String(PORT), '--data', 'test-results/data'],
+    {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  );
   await once(server.stdout, 'data');
   const browser = await chromium.launch(launchOptions);
   try {
@@ -142,6 +146,12 @@ async function main(): Promise<void> {
     });
     await picture(browser, 'setup-wide', false, '/setup', async (page) => {
       await page.getByRole('heading', { name: 'Calendars' }).waitFor();
+    });
+    await picture(browser, 'publish-wide', false, '/setup', async (page) => {
+      await page.getByRole('button', { name: 'More for Meetings' }).click();
+      await page.getByRole('menuitem', { name: /^Publish/ }).click();
+      await page.getByRole('radio', { name: 'Titles' }).click();
+      await page.getByText('Keeper rota call').first().waitFor();
     });
   } finally {
     await browser.close();

@@ -25,10 +25,12 @@ export function workerEngine(): EngineClient {
     apply: (patch) => remote.apply(patch),
     days: (query) => remote.days(query),
     loads: (query) => remote.loads(query),
+    leftOut: (query) => remote.leftOut(query),
     categories: () => remote.categories(),
     find: (request) => remote.find(request),
     prepareSearch: () => remote.prepareSearch(),
-    reminders: (from, to, zone, pattern) => remote.reminders(from, to, zone, pattern),
+    doubles: (events, closed) => remote.doubles(events, closed),
+    reminders: (from, to, zone, pattern, unlisted) => remote.reminders(from, to, zone, pattern, unlisted),
   };
 }
 
@@ -44,7 +46,14 @@ export function workerFiles(): FilesClient {
   );
   files = {
     read: (bytes, options, onProgress) => remote.read(bytes, options, Comlink.proxy(onProgress)),
-    write: (events, calendar, daysOff) => remote.write(events, calendar, daysOff),
+    readTable: (bytes) => remote.readTable(bytes),
+    readTableEvents: (table, options) => remote.readTableEvents(table, options),
+    readBackup: (bytes) => remote.readBackup(bytes),
+    unzip: (bytes) => remote.unzip(bytes),
+    write: (events, calendar, daysOff, attached) => remote.write(events, calendar, daysOff, attached),
+    publish: (events, name, level, daysOff) => remote.publish(events, name, level, daysOff),
+    writeTable: (events, calendars) => remote.writeTable(events, calendars),
+    writeBackup: (state, attached, now) => remote.writeBackup(state, attached, now),
   };
   return files;
 }

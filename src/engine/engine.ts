@@ -8,6 +8,7 @@ import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/loa
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
 import { type Occurrence, takenSpans } from '@/core/schedule/occurrence';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { type Double, findDoubles } from '@/core/tidy/doubles';
 
 /** What a view of days asks for. Days as day numbers, half-open. */
 export interface DaysQuery {
@@ -15,6 +16,10 @@ export interface DaysQuery {
   readonly endDay: number;
   readonly zone: string;
   readonly hiddenCalendarIds: readonly string[];
+  /** Calendars that are put away: none of their entries count as left out. */
+  readonly unlistedCalendarIds?: readonly string[];
+  /** Calendars whose entries take no time, whatever they say themselves. */
+  readonly freeCalendarIds?: readonly string[];
   readonly filter?: EntryFilter;
   /** Whether cancelled entries are left out. */
   readonly withoutCancelled?: boolean;
@@ -30,6 +35,13 @@ export interface DaysAnswer {
   readonly filteredOut: number;
   /** Minutes that each calendar takes, hidden ones too. */
   readonly calendarMinutes: Readonly<Record<string, number>>;
+}
+
+/** Two entries that look like one, by their ids. */
+export interface FoundDouble {
+  readonly oneId: string;
+  readonly otherId: string;
+  readonly by: Double['by'];
 }
 
 /** Holds the entries and their index, and answers questions about them; it never changes data itself. */
@@ -59,28 +71,48 @@ export class Engine {
 
   /** What occurs on days, how booked each is, and what each calendar takes of them. */
   days(query: DaysQuery): DaysAnswer {
-    const { firstDay, endDay, zone } = query;
-    const { workingPattern } = query;
-    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone, { workingPattern });
-    const hidden = new Set(query.hiddenCalendarIds);
-    const occurrences = this.filtered(query, all).filter(({ calendarId }) => !hidden.has(calendarId));
+    const { firstDay, endDay, zone, workingPattern, freeCalendarIds = [] } = query;
+    const { all, occurrences } = this.asked(query);
     return {
       firstDay,
       endDay,
       occurrences,
-      loads: loadOfDays(takenSpans(occurrences), firstDay, endDay, workingPattern),
+      loads: loadOfDays(
+        takenSpans(occurrences.filter(({ calendarId }) => !freeCalendarIds.includes(calendarId))),
+        firstDay,
+        endDay,
+        workingPattern,
+      ),
       filteredOut: all.length - occurrences.length,
-      calendarMinutes: minutesByCalendar(all, firstDay, endDay),
+      calendarMinutes: minutesByCalendar(all, dayWindow(firstDay, endDay, zone)),
     };
+  }
+
+  /** How many occurrences on days the filter and hidden calendars leave out. */
+  leftOut(query: DaysQuery): number {
+    const { all, occurrences } = this.asked(query);
+    return all.length - occurrences.length;
   }
 
   /** How booked each day of a range is. */
   loads(query: DaysQuery): readonly DayLoad[] {
-    const { firstDay, endDay, zone, hiddenCalendarIds, workingPattern } = query;
+    const { firstDay, endDay, zone, workingPattern } = query;
+    const { unlistedCalendarIds = [], freeCalendarIds = [] } = query;
+    const hiddenCalendarIds = [...query.hiddenCalendarIds, ...unlistedCalendarIds, ...freeCalendarIds];
     const window = dayWindow(firstDay, endDay, zone);
     const accepts = filterTest(query.filter);
     const spans = this.index.takenBetween(window, zone, { hiddenCalendarIds, workingPattern }, accepts);
     return loadOfDays(spans, firstDay, endDay, workingPattern);
+  }
+
+  /** All occurrences on days but those of calendars that are put away, and which of them are asked for. */
+  private asked(query: DaysQuery): { all: Occurrence[]; occurrences: Occurrence[] } {
+    const { firstDay, endDay, zone, workingPattern, unlistedCalendarIds = [] } = query;
+    const filter = { workingPattern, hiddenCalendarIds: unlistedCalendarIds };
+    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone, filter);
+    const hidden = new Set(query.hiddenCalendarIds);
+    const occurrences = this.filtered(query, all).filter(({ calendarId }) => !hidden.has(calendarId));
+    return { all, occurrences };
   }
 
   private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {
@@ -116,8 +148,22 @@ export class Engine {
     return this.search.prepare();
   }
 
-  /** Reminders due after `from`, up to `to`. */
-  reminders(from: number, to: number, zone: string, workingPattern: WorkingPattern): DueReminder[] {
-    return dueReminders(this.index, from, to, zone, workingPattern);
+  /** Which of the given events are here already, but for entries of calendars that can't be changed. */
+  doubles(events: readonly CalendarEvent[], closedCalendarIds: readonly string[]): FoundDouble[] {
+    const closed = new Set(closedCalendarIds);
+    const here = [...this.index.all()].filter(({ calendarId }) => !closed.has(calendarId));
+    return findDoubles(events, here).map(({ one, other, by }) => ({ oneId: one.id, otherId: other.id, by }));
+  }
+
+  /** Reminders due after `from`, up to `to`, but for those of calendars that are put away. */
+  reminders(
+    from: number,
+    to: number,
+    zone: string,
+    workingPattern: WorkingPattern,
+    unlistedCalendarIds: readonly string[],
+  ): DueReminder[] {
+    const filter = { workingPattern, hiddenCalendarIds: unlistedCalendarIds };
+    return dueReminders(this.index, from, to, zone, filter);
   }
 }

@@ -1,14 +1,39 @@
+import { type Backup, readBackup, writeBackup } from '@/core/interchange/backup/backupFile';
+import { type ColumnMapping, guessColumns } from '@/core/interchange/csv/columns';
+import { type CsvTable, readCsvTable } from '@/core/interchange/csv/csvTable';
+import { type DateOrder, guessDateOrder } from '@/core/interchange/csv/dates';
+import { type CsvProblem, readCsvEvents } from '@/core/interchange/csv/readCsv';
+import { writeCsv } from '@/core/interchange/csv/writeCsv';
+import { embedAttachments, extractAttachments } from '@/core/interchange/icalendar/attachProperty';
 import type { CalendarFile } from '@/core/interchange/icalendar/calendarFile';
 import { fileText } from '@/core/interchange/icalendar/fileText';
-import { FileError, type FileRefusal } from '@/core/interchange/icalendar/problems';
+import { FileError, type FileRefusal, LARGEST_BACKUP } from '@/core/interchange/icalendar/problems';
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
-import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
-import type { Calendar } from '@/core/model/calendar';
+import { writeCalendarFile, type WrittenCalendar } from '@/core/interchange/icalendar/writeCalendarFile';
+import { publishedEvents } from '@/core/interchange/published/publishedEvents';
+import { unzip, type UnpackedFile } from '@/core/interchange/unzip';
+import type { PublishedLevel } from '@/core/model/calendar';
 import { CalendarEvent } from '@/core/model/entry';
 import type { WorkingPattern } from '@/core/model/settings';
+import type { State } from '@/core/model/state';
 import { DaysOff } from '@/core/schedule/daysOff';
 
-export type ReadFileResult = { file: CalendarFile } | { refused: FileRefusal } | { cancelled: true };
+/** What came of reading a file. */
+export type ReadAnswer<Read> = Read | { refused: FileRefusal } | { cancelled: true };
+
+/** A calendar file, with the files of its attachments apart from the events. */
+export interface ReadCalendar {
+  readonly file: CalendarFile;
+  readonly files: ReadonlyMap<string, string>;
+}
+
+/** A table with what its columns and dates are taken for at first. */
+export interface ReadTable {
+  readonly table: CsvTable;
+  readonly mapping: ColumnMapping;
+  /** Undefined where the dates could be read both ways. */
+  readonly dateOrder: DateOrder | undefined;
+}
 
 /** What a file of series that skip days off is written with: the entries that mark them, and their calendars' names. */
 export interface WrittenDaysOff {
@@ -20,37 +45,112 @@ export interface WrittenDaysOff {
 
 class Cancelled extends Error {}
 
-/** Reads and writes calendar files. In a worker of its own: long files hold up neither the page nor the engine. */
+const newId = (): string => crypto.randomUUID();
+
+async function answer<Read>(read: () => Read | Promise<Read>): Promise<ReadAnswer<Read>> {
+  try {
+    return await read();
+  } catch (error) {
+    if (error instanceof Cancelled) return { cancelled: true };
+    if (error instanceof FileError) return { refused: error.reason };
+    throw error;
+  }
+}
+
+const sourceOf = (daysOff: WrittenDaysOff, tellsNames: boolean) => ({
+  now: daysOff.now,
+  calendarName: (id: string) =>
+    tellsNames ? daysOff.calendars.find((known) => known.id === id)?.name : undefined,
+  lookup: (id: string) =>
+    new DaysOff(daysOff.events.filter((event) => event.calendarId === id)).lookup(daysOff.workingPattern),
+});
+
+/** Reads and writes files. In a worker of its own: long files hold up neither the page nor the engine. */
 export class Files {
   /** Reads a calendar file's bytes. `onProgress` answers whether to go on. */
-  async read(
+  read(
     bytes: Uint8Array,
     options: { zone: string; now: number; calendars: readonly { id: string; name: string }[] },
     onProgress: (done: number, total: number) => Promise<boolean>,
-  ): Promise<ReadFileResult> {
-    try {
+  ): Promise<ReadAnswer<ReadCalendar>> {
+    return answer(async () => {
       const file = await readCalendarFile(fileText(bytes), {
         ...options,
-        newId: () => crypto.randomUUID(),
+        newId,
         onProgress: async (done, total) => {
           if (!(await onProgress(done, total))) throw new Cancelled();
         },
       });
-      return { file: { ...file, events: file.events.map((event) => CalendarEvent.parse(event)) } };
-    } catch (error) {
-      if (error instanceof Cancelled) return { cancelled: true };
-      if (error instanceof FileError) return { refused: error.reason };
-      throw error;
-    }
+      const { events, files } = extractAttachments(file.events, newId);
+      return { file: { ...file, events: events.map((event) => CalendarEvent.parse(event)) }, files };
+    });
   }
 
-  /** Writes events as an iCalendar file; with a calendar, under its name. */
-  write(events: readonly CalendarEvent[], calendar: Calendar | undefined, daysOff: WrittenDaysOff): string {
-    return writeCalendarFile(events, calendar, {
-      now: daysOff.now,
-      calendarName: (id) => daysOff.calendars.find((known) => known.id === id)?.name,
-      lookup: (id) =>
-        new DaysOff(daysOff.events.filter((event) => event.calendarId === id)).lookup(daysOff.workingPattern),
+  /** Reads a table's bytes. */
+  readTable(bytes: Uint8Array): Promise<ReadAnswer<ReadTable>> {
+    return answer(() => {
+      const table = readCsvTable(fileText(bytes));
+      const mapping = guessColumns(table.header);
+      const dates = mapping.flatMap((field, index) =>
+        field && /^(start|end)(Date)?$/.test(field) ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
+      );
+      return { table, mapping, dateOrder: guessDateOrder(dates) };
     });
+  }
+
+  /** The entries of a table, read as the person says. */
+  readTableEvents(
+    table: CsvTable,
+    options: {
+      mapping: ColumnMapping;
+      dateOrder: DateOrder;
+      zone: string;
+      defaultLengthMinutes: number;
+      now: number;
+    },
+  ): { events: CalendarEvent[]; problems: CsvProblem[] } {
+    const { events, problems } = readCsvEvents(table, { ...options, newId });
+    return { events: events.map((event) => CalendarEvent.parse(event)), problems };
+  }
+
+  /** Reads a backup's bytes. */
+  readBackup(bytes: Uint8Array): Promise<ReadAnswer<{ backup: Backup }>> {
+    return answer(() => ({ backup: readBackup(fileText(bytes, LARGEST_BACKUP)) }));
+  }
+
+  /** The files of an archive that can be imported. */
+  unzip(bytes: Uint8Array): Promise<ReadAnswer<{ unpacked: UnpackedFile[] }>> {
+    return answer(() => ({ unpacked: unzip(bytes, ['.ics', '.csv']) }));
+  }
+
+  /** Writes events as an iCalendar file; with a calendar, under its name; with the files of their attachments. */
+  write(
+    events: readonly CalendarEvent[],
+    calendar: WrittenCalendar | undefined,
+    daysOff: WrittenDaysOff,
+    files: ReadonlyMap<string, string> = new Map(),
+  ): string {
+    return writeCalendarFile(embedAttachments({ events, files }), calendar, sourceOf(daysOff, true));
+  }
+
+  /** Writes a calendar as others see it at a level. */
+  publish(
+    events: readonly CalendarEvent[],
+    name: string,
+    level: PublishedLevel,
+    daysOff: WrittenDaysOff,
+  ): string {
+    const seen = publishedEvents(events, level);
+    return writeCalendarFile(seen, { name, description: '' }, sourceOf(daysOff, false));
+  }
+
+  /** Writes events as a table. */
+  writeTable(events: readonly CalendarEvent[], calendars: readonly { id: string; name: string }[]): string {
+    return writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name);
+  }
+
+  /** Writes everything as a backup. */
+  writeBackup(state: State, files: ReadonlyMap<string, string>, now: number): string {
+    return writeBackup(state, files, now);
   }
 }

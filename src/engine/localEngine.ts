@@ -8,9 +8,12 @@ export function localEngine(engine = new Engine()): EngineClient {
     apply: async (patch) => engine.apply(patch),
     days: async (query) => engine.days(query),
     loads: async (query) => engine.loads(query),
+    leftOut: async (query) => engine.leftOut(query),
     categories: async () => engine.categories(),
     find: (request) => engine.find(request),
     prepareSearch: () => engine.prepareSearch(),
-    reminders: async (from, to, zone, pattern) => engine.reminders(from, to, zone, pattern),
+    doubles: async (events, closed) => engine.doubles(events, closed),
+    reminders: async (from, to, zone, pattern, unlisted) =>
+      engine.reminders(from, to, zone, pattern, unlisted),
   };
 }

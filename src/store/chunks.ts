@@ -8,6 +8,8 @@ const CHUNKS: Record<CollectionName, number> = {
   calendars: 1,
   entries: 64,
   bin: 8,
+  categories: 1,
+  ownNotes: 1,
   settings: 1,
   presets: 1,
   periodSets: 1,

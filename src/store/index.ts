@@ -1,12 +1,23 @@
+export { type FilesFailure } from './attachmentFiles';
 export { openDatabase } from './database';
 export { NewerDataError } from './load';
-export { StoreContext, useCalendars, useOpenStore, useSettings, useSnapshot } from './react/StoreContext';
-export { daysOptions, type DaysOptions, useDays, useDaysQuery } from './react/useDays';
-export { useFolded, usePeriodSets, usePresets } from './react/useLists';
+export {
+  StoreContext,
+  useCalendarKinds,
+  useCalendars,
+  useListedCalendars,
+  useOpenStore,
+  useSettings,
+  useSnapshot,
+  useWritableCalendars,
+} from './react/StoreContext';
+export { daysOptions, type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
+export { useCategoryColours, useFolded, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { useSearch } from './react/useSearch';
 export { openStore, type StartData } from './start';
 export { workerFiles as calendarFiles } from '@/engine/client';
-export type { DaysAnswer } from '@/engine/engine';
+export type { DaysAnswer, FoundDouble } from '@/engine/engine';
+export type { ReadCalendar, ReadTable } from '@/engine/files';
 export { type CommitFailure, Store } from './store';

@@ -1,6 +1,7 @@
 import { emptyHistory, type History, recordCommit } from '@/core/change/history';
 import { applyPatch } from '@/core/change/patch';
 import { COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
+import { ATTACHMENT_PREFIX } from './attachmentFiles';
 import { collectionOfKey, writeChunks } from './chunks';
 import type { Database } from './database';
 import {
@@ -78,7 +79,9 @@ function readMeta(text: string | null | undefined): Meta | undefined {
  */
 export async function loadDatabase(database: Database): Promise<Loaded> {
   const keys = await database.getAllKeys();
-  const texts = await database.getMany(keys.filter((key) => !key.startsWith(ASIDE_PREFIX)));
+  const texts = await database.getMany(
+    keys.filter((key) => !key.startsWith(ASIDE_PREFIX) && !key.startsWith(ATTACHMENT_PREFIX)),
+  );
   const meta = readMeta(texts[META_KEY]);
   const collections = Object.fromEntries(
     Object.keys(COLLECTIONS).map((name) => [name, new Map<string, unknown>()]),
@@ -125,9 +128,13 @@ export async function loadDatabase(database: Database): Promise<Loaded> {
 }
 
 /** The texts that make a commit whole: the chunks of its records, its log entry, and the new revision. */
-export const commitTexts = (state: State, entry: LogEntry): Record<string, string> => ({
+export const commitTexts = (
+  state: State,
+  entry: LogEntry,
+  text = JSON.stringify(entry),
+): Record<string, string> => ({
   ...writeChunks(state, entry.patch.changes),
-  [logKey(entry.revision)]: JSON.stringify(entry),
+  [logKey(entry.revision)]: text,
   [META_KEY]: JSON.stringify({ schemaVersion: 1, revision: entry.revision } satisfies Meta),
 });
 

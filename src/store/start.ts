@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { clearOldBin } from '@/core/change/binChanges';
 import type { Change, Patch } from '@/core/change/patch';
 import { Calendar } from '@/core/model/calendar';
+import { Category } from '@/core/model/category';
 import { Entry } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
 import { PeriodSet } from '@/core/model/periodSet';
@@ -22,6 +23,9 @@ export const StartData = z.object({
       settings: Settings,
       presets: z.array(ViewPreset),
       periodSets: z.array(PeriodSet),
+      categories: z.array(Category),
+      /** The bytes of attachments in base 64, by their ids. */
+      files: z.record(z.string(), z.string()),
     })
     .nullable(),
 });
@@ -69,6 +73,12 @@ function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
       after,
     })),
     ...demo.entries.map((after): Change => ({ collection: 'entries', id: after.id, before: null, after })),
+    ...demo.categories.map((after): Change => ({
+      collection: 'categories',
+      id: after.id,
+      before: null,
+      after,
+    })),
     ...demo.presets.map((after): Change => ({ collection: 'presets', id: after.id, before: null, after })),
     ...demo.periodSets.map((after): Change => ({
       collection: 'periodSets',
@@ -94,6 +104,7 @@ export async function openStore(): Promise<Store> {
       summary: { what: 'imported', count: changes.length },
       changes,
     };
+    if (demo) await store.files.write(new Map(Object.entries(demo.files)));
     await store.commit(patch, 'quiet');
   } else if (!store.getSnapshot().state.settings.has('settings')) {
     const settings = initialSettings(deviceZone());
@@ -113,5 +124,9 @@ export async function openStore(): Promise<Store> {
     zone: 'UTC',
   });
   if (old) await store.commit(old, 'quiet');
+  requestIdleCallback(() => {
+    const { state, history } = store.getSnapshot();
+    void store.files.sweep(state, [...history.done, ...history.undone]).catch(() => undefined);
+  });
   return store;
 }

@@ -2,6 +2,7 @@ import { type CommitRole, type History, recordCommit, redoPatch, undoPatch } fro
 import { applyPatch, inversePatch, type Patch } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/client';
+import { AttachmentFiles, type FilesFailure, isQuotaError } from './attachmentFiles';
 import type { Database } from './database';
 import { JOURNAL_KEY, KEPT_COMMITS, type LogEntry, logKey, Meta, META_KEY, parseLogEntry } from './journal';
 import { commitTexts, loadDatabase, type SetAside } from './load';
@@ -15,6 +16,10 @@ export interface Snapshot {
   readonly version: number;
 }
 
+/** A commit of more changes is written in several tasks, so that the page answers in between. */
+const LARGE = 1000;
+const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
 /** Why a commit could not be kept. It has been taken back. */
 export type CommitFailure = 'storage-full' | 'storage-failed';
 
@@ -22,6 +27,7 @@ export interface StoreParts {
   readonly database: Database;
   readonly engine: EngineClient;
   readonly tabs: Tabs;
+  readonly files?: AttachmentFiles;
 }
 
 /**
@@ -30,6 +36,8 @@ export interface StoreParts {
  */
 export class Store {
   private snapshot: Snapshot;
+  /** The bytes of attachments. They are written before the change that names them. */
+  readonly files: AttachmentFiles;
   private readonly listeners = new Set<() => void>();
   private readonly failureListeners = new Set<(failure: CommitFailure) => void>();
   private readonly pending: { role: CommitRole; patch: Patch }[] = [];
@@ -46,6 +54,7 @@ export class Store {
     readonly isNew: boolean,
   ) {
     this.snapshot = { state, history, version: 1 };
+    this.files = parts.files ?? new AttachmentFiles(parts.database);
     parts.tabs.listen((revision) => {
       if (revision > this.revision) void this.enqueue(() => this.catchUp());
     });
@@ -82,6 +91,18 @@ export class Store {
     this.pending.push(entry);
     this.show(patch, recordCommit(this.snapshot.history, role, patch));
     return this.enqueue(() => this.write(entry));
+  }
+
+  /** Makes a change that names new files: both are kept, or neither. */
+  async commitWithFiles(
+    patch: Patch,
+    files: ReadonlyMap<string, string>,
+  ): Promise<FilesFailure | 'taken-back' | undefined> {
+    const failure = await this.files.write(files);
+    if (failure) return failure;
+    if (await this.commit(patch)) return undefined;
+    await this.files.remove(files.keys());
+    return 'taken-back';
   }
 
   /** Takes back the latest change; its patch, or undefined if there is none. */
@@ -127,9 +148,12 @@ export class Store {
     try {
       await this.catchUp();
       const logEntry: LogEntry = { revision: this.revision + 1, ...entry };
-      await database.setItem(JOURNAL_KEY, JSON.stringify(logEntry));
+      if (entry.patch.changes.length > LARGE) await nextTask();
+      const text = JSON.stringify(logEntry);
+      await database.setItem(JOURNAL_KEY, text);
+      if (entry.patch.changes.length > LARGE) await nextTask();
       // Written as of the state that shows now: later commits only add to it, and follow with their own journal.
-      await database.setMany(commitTexts(this.snapshot.state, logEntry));
+      await database.setMany(commitTexts(this.snapshot.state, logEntry, text));
       this.revision = logEntry.revision;
       this.pending.splice(this.pending.indexOf(entry), 1);
       await database.removeMany([JOURNAL_KEY, logKey(logEntry.revision - KEPT_COMMITS)]);
@@ -150,8 +174,8 @@ export class Store {
     };
     this.show(inversePatch(entry.patch), without);
     await this.parts.database.removeItem(JOURNAL_KEY).catch(() => undefined);
-    const isFull = /quota/i.test(error instanceof Error ? `${error.name} ${error.message}` : String(error));
-    for (const listener of this.failureListeners) listener(isFull ? 'storage-full' : 'storage-failed');
+    const failure = isQuotaError(error) ? 'storage-full' : 'storage-failed';
+    for (const listener of this.failureListeners) listener(failure);
   }
 
   /** Follows what other tabs have written since; own changes that are not written yet stay on top. */

@@ -21,3 +21,8 @@ export function later<Props extends object>(
   }
   return { Later, fetchAhead };
 }
+
+/** Fetches parts ahead that another one will show. Where that fails, they are fetched when they are shown. */
+export const fetchQuietly = (...parts: { readonly fetchAhead: () => Promise<void> }[]): void => {
+  Promise.all(parts.map(({ fetchAhead }) => fetchAhead())).catch(() => undefined);
+};

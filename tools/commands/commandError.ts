@@ -5,21 +5,26 @@ import { isKnownZone } from '@/core/time/zones';
 /** What a person gave can't be used; the message says what and why. */
 export class CommandError extends Error {}
 
-/** The options and the one other parameter of a command. */
+/** Why a file can't be read, as it is told. */
+export const whyUnreadable = (path: string, error: unknown): string =>
+  `${path} can't be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`;
+
+/** The options and the other parameters of a command, which all have to be there. */
 export function readParameters(
   args: readonly string[],
   options: Record<string, { type: 'string' | 'boolean' }>,
-  what: string,
-): { given: string; options: Record<string, string | boolean | undefined> } {
+  whats: readonly string[],
+): { given: string[]; options: Record<string, string | boolean | undefined> } {
   let parsed: ReturnType<typeof parseArgs>;
   try {
     parsed = parseArgs({ args: [...args], options, allowPositionals: true, strict: true });
   } catch (error) {
     throw new CommandError((error as Error).message);
   }
-  const [given, ...more] = parsed.positionals;
-  if (given === undefined) throw new CommandError(`${what} is missing`);
-  if (more.length > 0) throw new CommandError(`one parameter too many: ${more[0]}`);
+  const given = parsed.positionals;
+  const missing = whats[given.length];
+  if (missing !== undefined) throw new CommandError(`${missing} is missing`);
+  if (given.length > whats.length) throw new CommandError(`one parameter too many: ${given[whats.length]}`);
   return { given, options: parsed.values as Record<string, string | boolean | undefined> };
 }
 

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { promisify } from 'node:util';
@@ -167,5 +167,52 @@ test('from the shell', async () => {
     shell('node', ['--import', 'tsx', 'tools/ow.ts', 'words', 'x', '--start', '2027-03-09']),
   ).rejects.toMatchObject({
     code: 2,
+  });
+});
+
+describe('convert', () => {
+  const at = (name: string) => path.join(folder, name);
+  const written = (name: string) => readFileSync(at(name), 'utf8');
+
+  test('a calendar file, a table and a backup turn into each other and back', async () => {
+    for (const [from, to] of [
+      [rota, at('out.csv')],
+      [at('out.csv'), at('out.json')],
+      [at('out.json'), at('back.ics')],
+    ] as const)
+      expect(await run('convert', from, to, '--zone', 'Europe/Lisbon')).toEqual({
+        status: 0,
+        out: [],
+        errors: [],
+      });
+    expect(written('out.csv')).toContain('Keeper rota call,2027-03-16,14:00');
+    expect(JSON.parse(written('out.json'))).toMatchObject({ format: 'orderly-week-backup' });
+    const expanded = async (file: string) =>
+      (await run('expand', file, '--from', '2027-03-01', '--to', '2027-06-01', '--zone', 'Europe/Lisbon'))
+        .out;
+    expect(await expanded(at('back.ics'))).toEqual(await expanded(rota));
+  });
+
+  test('a file of tasks and properties that nobody knows is written again with all of them', async () => {
+    const file = fileOf('tasks.ics', 'X-SHELF:12', 'BEGIN:VTODO', 'UID:t', 'X-ROW;A=b:c', 'END:VTODO');
+    expect((await run('convert', file, at('again.ics'))).status).toBe(0);
+    for (const line of ['X-SHELF:12', 'BEGIN:VTODO', 'X-ROW;A=b:c'])
+      expect(written('again.ics')).toContain(line);
+  });
+
+  test('what can’t be read is said by its place, and nothing is written for what is refused', async () => {
+    writeFileSync(at('rows.csv'), 'Title,Date\nOne,9/3/2027\nTwo,40/3/2027\n');
+    const { status, errors } = await run('convert', at('rows.csv'), at('rows.ics'), '--dates', 'day-month');
+    expect([status, errors]).toEqual([0, ['row 3: unreadable-date: 40/3/2027']]);
+    for (const args of [
+      [at('rows.csv')],
+      [at('rows.csv'), at('rows.txt')],
+      [at('nothing.ics'), at('no.csv')],
+      [at('rows.csv'), at('no.csv'), '--dates', 'year-month'],
+    ])
+      expect((await run('convert', ...args)).status).toBe(2);
+    writeFileSync(at('letter.ics'), 'Dear keepers');
+    expect(await run('convert', at('letter.ics'), at('no.csv'))).toMatchObject({ status: 2 });
+    expect(existsSync(at('no.csv'))).toBe(false);
   });
 });

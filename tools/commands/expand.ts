@@ -12,7 +12,7 @@ import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { dateString, DAY, localString, parseLocal } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall, offsetAt, offsetString, wallToInstant } from '@/core/time/zones';
-import { CommandError, readMoment, readParameters, readZone } from './commandError';
+import { CommandError, readMoment, readParameters, readZone, whyUnreadable } from './commandError';
 import type { Terminal } from './terminal';
 
 /** One occurrence as it is printed: times as RFC 3339 in the asked zone, dates for whole days, the end exclusive. */
@@ -31,9 +31,7 @@ async function readEvents(path: string, zone: string, terminal: Terminal): Promi
   try {
     bytes = await readFile(path);
   } catch (error) {
-    throw new CommandError(
-      `${path} can't be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`,
-    );
+    throw new CommandError(whyUnreadable(path, error));
   }
   let id = 0;
   try {
@@ -84,7 +82,7 @@ export async function expand(args: readonly string[], terminal: Terminal): Promi
   const { given, options } = readParameters(
     args,
     { from: { type: 'string' }, to: { type: 'string' }, zone: { type: 'string' }, json: { type: 'boolean' } },
-    'the calendar file',
+    ['the calendar file'],
   );
   const zone = readZone(options.zone, 'zone');
   const window = {
@@ -93,7 +91,7 @@ export async function expand(args: readonly string[], terminal: Terminal): Promi
   };
   if (window.end <= window.start) throw new CommandError('--to is not after --from');
   const index = new OccurrenceIndex();
-  index.load(await readEvents(given, zone, terminal));
+  index.load(await readEvents(given[0]!, zone, terminal));
   let occurrences: Occurrence[];
   try {
     occurrences = index.between(window, zone, { withDense: true });

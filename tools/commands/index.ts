@@ -1,14 +1,18 @@
 import { CommandError } from './commandError';
+import { convert } from './convert';
 import { expand } from './expand';
 import type { Terminal } from './terminal';
 import { words } from './words';
 
 const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => Promise<void>> = {
+  convert,
   expand,
   words,
 };
 
-const USAGE = `ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
+const USAGE = `ow convert IN OUT [--zone ZONE] [--dates day-month|month-day]
+    a calendar file (.ics), a table (.csv) or a backup (.json) into another of these
+ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
     the occurrences of a calendar file within [from, to), sorted by start
 ow words "RRULE:FREQ=..." --start ISO [--zone ZONE]
     a rule in words`;

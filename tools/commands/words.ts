@@ -7,18 +7,17 @@ import type { Terminal } from './terminal';
 
 /** Prints a rule in words, and what is wrong with it beside. */
 export async function words(args: readonly string[], terminal: Terminal): Promise<void> {
-  const { given, options } = readParameters(
-    args,
-    { start: { type: 'string' }, zone: { type: 'string' } },
+  const { given, options } = readParameters(args, { start: { type: 'string' }, zone: { type: 'string' } }, [
     'the rule, "RRULE:FREQ=..."',
-  );
+  ]);
+  const [text] = given as [string];
   const { local } = readMoment(options.start, 'start');
   const zone = options.zone === undefined ? undefined : readZone(options.zone, 'zone');
   let rule: RecurrenceRule;
   try {
-    rule = parseRule(given);
+    rule = parseRule(text);
   } catch (error) {
-    if (error instanceof RecurrenceRuleError) throw new CommandError(`${error.message} in ${given}`);
+    if (error instanceof RecurrenceRuleError) throw new CommandError(`${error.message} in ${text}`);
     throw error;
   }
   const wall = parseLocal(local);

@@ -1,19 +1,24 @@
-import { Calendar, type Colour, HUES } from '../model/calendar';
+import { Calendar, isReadOnly } from '../model/calendar';
+import { type Colour, HUES } from '../model/colour';
 import type { Settings } from '../model/settings';
 import type { Session, State } from '../model/state';
+import { inOrder, nextOrder, placedAt } from './order';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 
 /** The calendars in the person's order. */
-export const calendarsInOrder = (state: State): Calendar[] =>
-  [...state.calendars.values()].sort((a, b) => a.order - b.order || a.name.localeCompare(b.name));
+export const calendarsInOrder = (state: State): Calendar[] => inOrder(state.calendars.values());
 
-/** The calendar that a new entry goes to: the one shown alone, else the target, else the first. */
+/** The calendars that entries can be put in. */
+export const writableCalendars = (state: State): Calendar[] =>
+  calendarsInOrder(state).filter((calendar) => !isReadOnly(calendar));
+
+/** The calendar that a new entry goes to: the one shown alone, else the target, else the first that is not put away. */
 export function targetCalendar(state: State, hidden: ReadonlySet<string>): Calendar | undefined {
-  const all = calendarsInOrder(state);
-  const shown = all.filter((calendar) => !hidden.has(calendar.id));
+  const all = writableCalendars(state);
+  const shown = all.filter((calendar) => !hidden.has(calendar.id) && !calendar.unlisted);
   if (shown.length === 1) return shown[0];
   const target = state.settings.get('settings')?.targetCalendarId;
-  return (target && state.calendars.get(target)) || shown[0] || all[0];
+  return all.find(({ id }) => id === target) ?? shown[0] ?? all[0];
 }
 
 /** Letters that could be a calendar's mark, best first: initials, first letters, then first with any other. */
@@ -62,8 +67,22 @@ export function clashes(state: State, calendar: { id?: string; mark: string; col
   );
 }
 
-/** The fields of a calendar that a person sets. */
-export type CalendarFields = Pick<Calendar, 'name' | 'description' | 'colour' | 'mark'>;
+type FurtherFields = Pick<
+  Calendar,
+  | 'zone'
+  | 'defaultLengthMinutes'
+  | 'countsAsFree'
+  | 'unlisted'
+  | 'readOnly'
+  | 'feed'
+  | 'publication'
+  | 'preserved'
+>;
+
+/** The fields of a calendar that a person sets. One that is undefined is taken away, one that is not there stays. */
+export type CalendarFields = Pick<Calendar, 'name' | 'description' | 'colour' | 'mark'> & {
+  readonly [Name in keyof FurtherFields]?: FurtherFields[Name] | undefined;
+};
 
 /** Makes a calendar, or changes the one of that id. */
 export function saveCalendar(
@@ -73,16 +92,31 @@ export function saveCalendar(
   context: ChangeContext,
 ): Patch {
   const before = id === undefined ? undefined : state.calendars.get(id);
-  const last = Math.max(0, ...[...state.calendars.values()].map((calendar) => calendar.order));
   const calendar = Calendar.parse({
+    ...before,
     id: before?.id ?? context.newId(),
-    order: before?.order ?? last + 1,
+    order: before?.order ?? nextOrder(state.calendars.values()),
     created: before?.created ?? context.now,
     modified: context.now,
     ...fields,
   });
   const what = before ? 'calendar-changed' : 'calendar-made';
   return makePatch(context, { what, count: 1, name: calendar.name }, [put(state, 'calendars', calendar)]);
+}
+
+/** Puts a calendar at a place of the person's order, from 0; undefined where it stands there already. */
+export function placeCalendar(
+  state: State,
+  id: string,
+  place: number,
+  context: ChangeContext,
+): Patch | undefined {
+  const changes = placedAt(calendarsInOrder(state), id, place).map((calendar) =>
+    put(state, 'calendars', calendar),
+  );
+  if (changes.length === 0) return undefined;
+  const name = state.calendars.get(id)?.name;
+  return makePatch(context, { what: 'calendars-ordered', count: 1, name }, changes);
 }
 
 /** Deletes a calendar; its entries move to another one, or to the bin. */
@@ -108,6 +142,8 @@ export function deleteCalendar(
         put(state, 'entries', { ...entry, calendarId: entriesTo.calendarId, modified: context.now }),
       );
   }
+  for (const note of state.ownNotes.values())
+    if (note.calendarId === id) changes.push(remove('ownNotes', note));
   if (calendar) changes.push(remove('calendars', calendar));
   return makePatch(context, { what: 'calendar-deleted', count, name: calendar?.name }, changes);
 }

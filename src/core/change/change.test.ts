@@ -117,7 +117,38 @@ test('an event becomes whole days and hours again', () => {
   });
 });
 
+test('a move to another calendar changes time and calendar in one step', () => {
+  const state = stateWith(
+    event({ id: 'e', start: zoned('2027-03-09T10:00'), end: zoned('2027-03-09T11:00') }),
+  );
+  const other = [...state.calendars.keys()].find((id) => id !== state.entries.get('e')!.calendarId)!;
+  const move: Move = { ...shift(2), calendarId: other };
+  const patch = done(moveEntry(state, { entryId: 'e' }, move, 'this', context()));
+  const after = applyPatch(state, patch);
+  expect(after.entries.get('e')).toMatchObject({ calendarId: other, start: zoned('2027-03-09T12:00') });
+  expect(applyPatch(after, inversePatch(patch)).entries.get('e')).toEqual(state.entries.get('e'));
+  expect(moveEntry(state, { entryId: 'e' }, { ...shift(0), calendarId: 'none' }, 'this', context())).toEqual({
+    refused: 'calendar-missing',
+  });
+});
+
 describe('a series', () => {
+  test('moved to another calendar, one occurrence goes alone; every one takes the changed ones along', () => {
+    const state = stateWith(weekly());
+    const own = weekly().calendarId;
+    const other = [...state.calendars.keys()].find((id) => id !== own)!;
+    const shared = context();
+    const calendarsOf = (of: State) => [...of.entries.values()].map(({ calendarId }) => calendarId);
+    const move: Move = { ...shift(0), calendarId: other };
+    const one = applyPatch(state, done(moveEntry(state, second, move, 'this', shared)));
+    expect(calendarsOf(one)).toEqual([own, other]);
+    const changed = applyPatch(state, done(moveEntry(state, second, shift(2), 'this', shared)));
+    const every = applyPatch(changed, done(moveEntry(changed, { entryId: 'call' }, move, 'every', shared)));
+    expect(calendarsOf(every)).toEqual([other, other]);
+    const copied = applyPatch(changed, done(copyEntry(changed, { entryId: 'call' }, move, 'every', shared)));
+    expect(calendarsOf(copied)).toEqual([own, own, other, other]);
+  });
+
   test('just this one: one occurrence moves, the others stay', () => {
     const state = stateWith(weekly());
     const after = applyPatch(state, done(moveEntry(state, second, shift(24), 'this', context())));

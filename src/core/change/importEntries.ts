@@ -1,10 +1,44 @@
+import type { Calendar } from '../model/calendar';
 import type { CalendarEvent } from '../model/entry';
+import type { Preserved } from '../model/preserved';
 import type { State } from '../model/state';
+import type { Double } from '../tidy/doubles';
 import { type CalendarFields, saveCalendar } from './calendarChanges';
-import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
+import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
+import { overridesOf } from './target';
 
-/** Where imported entries go. */
-export type ImportInto = { calendarId: string } | { newCalendar: CalendarFields };
+/** Where imported entries go; to a calendar that is here, with what its file held beyond events. */
+export type ImportInto =
+  { calendarId: string; preserved?: Preserved | undefined } | { newCalendar: CalendarFields };
+
+/** Properties of a file that are about its sending, not about the calendar (RFC 5545 3.7.2). */
+const OF_THE_SENDING = new Set<unknown>(['method']);
+
+/** What of a file's calendar is kept with ours. */
+export function keptOfCalendar(preserved: Preserved | undefined): Preserved | undefined {
+  const properties = preserved?.properties.filter(([name]) => !OF_THE_SENDING.has(name)) ?? [];
+  const components = preserved?.components ?? [];
+  return properties.length + components.length > 0 ? { properties, components } : undefined;
+}
+
+/** The calendar with components that it does not have yet. */
+function withComponents(calendar: Calendar, more: Preserved | undefined): Calendar | undefined {
+  const known = new Set(calendar.preserved?.components.map((component) => JSON.stringify(component)));
+  const further = (more?.components ?? []).filter((component) => !known.has(JSON.stringify(component)));
+  if (further.length === 0) return undefined;
+  const { properties = [], components = [] } = calendar.preserved ?? {};
+  return { ...calendar, preserved: { properties, components: [...components, ...further] } };
+}
+
+/** What becomes of an entry that is there already. */
+export const DOUBLE_CHOICES = ['skip', 'replace', 'both'] as const;
+export type DoubleChoice = (typeof DOUBLE_CHOICES)[number];
+
+/** The doubles among what is imported (`one`) and what is there (`other`), with the choice for each by the id of `one`. */
+export interface ImportDoubles {
+  readonly doubles: readonly Double[];
+  readonly choiceOf: (id: string) => DoubleChoice;
+}
 
 /** Puts events read from a file into a calendar, as one patch. */
 export function importEntries(
@@ -12,13 +46,62 @@ export function importEntries(
   events: readonly CalendarEvent[],
   into: ImportInto,
   context: ChangeContext,
+  { doubles, choiceOf }: ImportDoubles = { doubles: [], choiceOf: () => 'both' },
 ): Patch {
+  const calendar = 'calendarId' in into ? state.calendars.get(into.calendarId) : undefined;
+  const extended = calendar && 'calendarId' in into ? withComponents(calendar, into.preserved) : undefined;
   const made: Change[] =
-    'newCalendar' in into ? [...saveCalendar(state, undefined, into.newCalendar, context).changes] : [];
+    'newCalendar' in into
+      ? [...saveCalendar(state, undefined, into.newCalendar, context).changes]
+      : extended
+        ? [put(state, 'calendars', extended)]
+        : [];
   const calendarId = 'calendarId' in into ? into.calendarId : made[0]!.id;
   const name = 'calendarId' in into ? state.calendars.get(calendarId)?.name : into.newCalendar.name;
-  return makePatch(context, { what: 'imported', count: events.length, name }, [
+  const found = new Map(doubles.map((double) => [double.one.id, double]));
+  const freshUids = new Map<string, string>();
+  const removed = new Map<string, Change>();
+  const imported = events.flatMap((event): Change[] => {
+    const head = event.seriesId ?? event.id;
+    const double = found.get(head);
+    const choice = double ? choiceOf(head) : undefined;
+    if (choice === 'skip') return [];
+    if (double && choice === 'replace')
+      for (const old of [double.other, ...overridesOf(state, double.other.id)])
+        removed.set(old.id, remove('entries', old));
+    // Two that are kept side by side can't share a UID.
+    if (double?.by === 'uid' && choice === 'both' && !freshUids.has(head))
+      freshUids.set(head, `${context.newId()}@orderly-week`);
+    const uid = freshUids.get(head) ?? event.uid;
+    return [put(state, 'entries', { ...event, uid, calendarId })];
+  });
+  return makePatch(context, { what: 'imported', count: imported.length, name }, [
     ...made,
-    ...events.map((event) => put(state, 'entries', { ...event, calendarId })),
+    ...removed.values(),
+    ...imported,
+  ]);
+}
+
+/** What is imported from one file of several. */
+export interface ImportPart {
+  readonly events: readonly CalendarEvent[];
+  readonly into: ImportInto;
+}
+
+/** Puts the events of several files into calendars, as one patch. */
+export function importParts(
+  state: State,
+  parts: readonly ImportPart[],
+  context: ChangeContext,
+  doubles?: ImportDoubles,
+): Patch {
+  const patches = parts.map(({ events, into }) => importEntries(state, events, into, context, doubles));
+  const changes = new Map<string, Change>();
+  for (const patch of patches)
+    for (const change of patch.changes) changes.set(`${change.collection} ${change.id}`, change);
+  const count = patches.reduce((sum, { summary }) => sum + summary.count, 0);
+  const names = patches.flatMap(({ summary }) => summary.name ?? []);
+  return makePatch(context, { what: 'imported', count, name: [...new Set(names)].join(', ') }, [
+    ...changes.values(),
   ]);
 }

@@ -16,8 +16,10 @@ import {
 } from './shift';
 import { eventAt, masterOf, overridesOf, type Scope, type Target } from './target';
 
-/** How a drag or a key changes when an entry is. */
-export type Move =
+/** How a drag or a key changes when an entry is, and in which calendar, if that changes too. */
+export type Move = TimeMove & { readonly calendarId?: string | undefined };
+
+type TimeMove =
   /** Moved on its wall clock by milliseconds. */
   | { kind: 'shift'; by: number }
   /** One edge moved by exact milliseconds. */
@@ -30,7 +32,19 @@ export type Move =
 /** Days to wall-clock milliseconds, for moves by whole days. */
 export const daysBy = (days: number): Move => ({ kind: 'shift', by: days * DAY });
 
-function applyMove(event: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal {
+const toCalendar = (
+  event: CalendarEvent | Refusal,
+  calendarId: string | undefined,
+): CalendarEvent | Refusal =>
+  isRefusal(event) || calendarId === undefined ? event : { ...event, calendarId };
+
+const applyMove = (event: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal =>
+  toCalendar(movedEvent(event, move, zone), move.calendarId);
+
+const moveSeries = (series: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal =>
+  toCalendar(movedSeries(series, move, zone), move.calendarId);
+
+function movedEvent(event: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
   switch (move.kind) {
     case 'shift':
       return shiftEvent(event, move.by, zone);
@@ -43,7 +57,7 @@ function applyMove(event: CalendarEvent, move: Move, zone: string): CalendarEven
   }
 }
 
-function moveSeries(series: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal {
+function movedSeries(series: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
   switch (move.kind) {
     case 'shift':
       return shiftSeries(series, move.by, zone);
@@ -61,6 +75,9 @@ function moveSeries(series: CalendarEvent, move: Move, zone: string): CalendarEv
   }
 }
 
+const isMissing = (state: State, { calendarId }: Move): boolean =>
+  calendarId !== undefined && !state.calendars.has(calendarId);
+
 /** Moves or stretches an entry, one occurrence, this and later ones, or every one. */
 export function moveEntry(
   state: State,
@@ -69,6 +86,7 @@ export function moveEntry(
   scope: Scope,
   context: ChangeContext,
 ): ChangeResult {
+  if (isMissing(state, move)) return { refused: 'calendar-missing' };
   const edited = editTarget(
     state,
     target,
@@ -94,6 +112,7 @@ export function copyEntry(
   scope: Scope,
   context: ChangeContext,
 ): ChangeResult {
+  if (isMissing(state, move)) return { refused: 'calendar-missing' };
   const master = masterOf(state, target);
   if (scope === 'this' || !master?.recurrence) return copyOne(state, target, move, context);
   const split = scope === 'later' ? splitAt(state, target, context) : undefined;
@@ -115,7 +134,8 @@ export function copyEntry(
   const by = wallOf(moved.start) - wallOf(source.start);
   const copies = overrides.flatMap((override) => {
     if (!override.recurrenceId) return [];
-    const along = shiftEvent(override, by, context.zone);
+    const { calendarId = override.calendarId } = move;
+    const along = { ...shiftEvent(override, by, context.zone), calendarId };
     const recurrenceId = atWall(override.recurrenceId, wallOf(override.recurrenceId) + by);
     return [{ ...along, ...fresh, id: context.newId(), seriesId: id, recurrenceId }];
   });

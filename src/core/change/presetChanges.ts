@@ -2,19 +2,14 @@ import type { Look } from '../model/look';
 import { PeriodSet, type PeriodRule } from '../model/periodSet';
 import type { State } from '../model/state';
 import { ViewPreset } from '../model/viewPreset';
+import { inOrder, nextOrder, placedAt } from './order';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
-
-const inOrder = <Item extends { order: number; name: string }>(items: Iterable<Item>): Item[] =>
-  [...items].sort((a, b) => a.order - b.order || a.name.localeCompare(b.name));
 
 /** The presets in the person's order: the first is `G` `1`. */
 export const presetsInOrder = (state: State): ViewPreset[] => inOrder(state.presets.values());
 
 /** The period sets in the order in which they were made. */
 export const periodSetsInOrder = (state: State): PeriodSet[] => inOrder(state.periodSets.values());
-
-const lastOrder = (items: Iterable<{ order: number }>): number =>
-  Math.max(0, ...[...items].map(({ order }) => order));
 
 /** What a person says of a preset. */
 export interface PresetFields {
@@ -33,7 +28,7 @@ export function savePreset(
   const before = id === undefined ? undefined : state.presets.get(id);
   const preset = ViewPreset.parse({
     id: before?.id ?? context.newId(),
-    order: before?.order ?? lastOrder(state.presets.values()) + 1,
+    order: before?.order ?? nextOrder(state.presets.values()),
     ...fields,
   });
   return makePatch(context, { what: 'preset-saved', count: 1, name: preset.name }, [
@@ -50,15 +45,9 @@ export function reorderPreset(
 ): Patch | undefined {
   const presets = presetsInOrder(state);
   const at = presets.findIndex((preset) => preset.id === id);
-  const other = presets[at + direction];
   const moved = presets[at];
-  if (!moved || !other) return undefined;
-  const order = [...presets];
-  order[at] = other;
-  order[at + direction] = moved;
-  const changes = order.flatMap((preset, index): Change[] =>
-    preset.order === index + 1 ? [] : [put(state, 'presets', { ...preset, order: index + 1 })],
-  );
+  const changes = placedAt(presets, id, at + direction).map((preset) => put(state, 'presets', preset));
+  if (!moved || changes.length === 0) return undefined;
   return makePatch(context, { what: 'presets-changed', count: 1, name: moved.name }, changes);
 }
 
@@ -83,7 +72,7 @@ export function savePeriodSet(
   const before = id === undefined ? undefined : state.periodSets.get(id);
   const set = PeriodSet.parse({
     id: before?.id ?? context.newId(),
-    order: before?.order ?? lastOrder(state.periodSets.values()) + 1,
+    order: before?.order ?? nextOrder(state.periodSets.values()),
     ...fields,
   });
   return makePatch(context, { what: 'period-set-saved', count: 1, name: set.name }, [

@@ -125,13 +125,14 @@ test('a change of just this one changes one occurrence and no other', () => {
     fc.property(cases, (of) => {
       const whole = randomSeries(of);
       const state = stateWith(whole);
-      const dates = walls(whole, 40);
+      const window = ['2026-09-20Z', '2029-01-01Z'] as const;
+      // One that would move out of the window is none to look at in it.
+      const dates = walls(whole, 40).filter((wall) => wall + 2 * DAY < Date.parse(window[1]));
       const wall = dates[of.at % Math.max(1, dates.length)];
       if (wall === undefined) return;
       const target = { entryId: 'whole', recurrenceKey: localString(wall) };
       const patch = done(moveEntry(state, target, shift(26), 'this', context()));
       const after = applyPatch(state, patch);
-      const window = ['2026-09-20Z', '2029-01-01Z'] as const;
       const [was, is] = [shown(state, ...window), shown(after, ...window)];
       expect(is).toHaveLength(was.length);
       expect(was.filter((text) => !is.includes(text)).length).toBeLessThanOrEqual(1);

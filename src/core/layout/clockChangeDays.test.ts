@@ -14,6 +14,7 @@ import {
   wallMinute,
   yToMinute,
 } from './hours';
+import { laneHours, layoutLane, minuteToX } from './lanes';
 
 const SPRING = parseDate('2027-03-28');
 const AUTUMN = parseDate('2027-10-31');
@@ -96,4 +97,40 @@ test('other days beside a day of 25 hours leave its further hour out', () => {
   expect(yToMinute(scale, minuteToY(scale, scaleMinute(scale, 540)))).toBe(600);
   expect(wallMinute(scale, 600)).toBe(540);
   expect(wallMinute(scale, 60)).toBe(60);
+});
+
+describe('lanes', () => {
+  const sizes = { hourWidth: 60, cardHeight: 40, gap: 6, least: 26 };
+  const laneOn = (day: number, occurrences: ReturnType<typeof at>[]) => {
+    const change = clockChangeOn(FENNICK, day)!;
+    const hours = laneHours(occurrences, day, { from: 480, to: 1080 }, change);
+    const calendarId = occurrences[0]!.calendarId;
+    const lane = layoutLane(calendarId, occurrences, day, hours, 'stacked', sizes, change);
+    return { hours, cards: lane.cards, change };
+  };
+
+  test('of a day with 25 hours draw both passes of the repeated hour, an hour apart', () => {
+    const first = at('2027-10-31T00:15', '2027-10-31T00:45');
+    const second = at('2027-10-31T01:15', '2027-10-31T01:45');
+    const noon = at('2027-10-31T12:00', '2027-10-31T13:00');
+    expect(first.startWall).toBe(second.startWall);
+    const { hours, cards } = laneOn(AUTUMN, [first, second, noon]);
+    expect(hours).toEqual({ from: 60, to: 1140, repeated: { at: 120, length: 60 } });
+    expect(cards.map(({ left, width, top }) => ({ left, width, top }))).toEqual([
+      { left: 15, width: 30, top: 6 },
+      { left: 75, width: 30, top: 6 },
+      { left: 720, width: 60, top: 6 },
+    ]);
+  });
+
+  test('of a day with 23 hours leave out the skipped hour', () => {
+    const before = at('2027-03-28T00:00', '2027-03-28T01:00');
+    const after = at('2027-03-28T01:00', '2027-03-28T02:00');
+    const { hours, cards, change } = laneOn(SPRING, [before, after]);
+    const missing = missingMinutes(hours, change)!;
+    const x = (minute: number) => minuteToX(hours, sizes.hourWidth, minute);
+    expect(x(missing.to) - x(missing.from)).toBe(60);
+    for (const { left, width } of cards)
+      expect(left + width <= x(missing.from) || left >= x(missing.to)).toBe(true);
+  });
 });

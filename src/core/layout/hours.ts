@@ -17,7 +17,7 @@ export interface HoursScale {
   readonly hourHeight: number;
   readonly foldHeight: number;
   /** The minute at which the clock of a shown day goes back, and by how many minutes. */
-  readonly repeated?: { readonly at: number; readonly length: number };
+  readonly repeated?: { readonly at: number; readonly length: number } | undefined;
 }
 
 /** The minutes of the longest shown day: 1440, or more where a clock change repeats some. */
@@ -52,6 +52,21 @@ export function minuteOfInstant(
     minute >= change.at - change.length &&
     minute < change.at;
   return scaleMinute(scale, minute, isLater);
+}
+
+/** The minutes of the scale that an occurrence takes of a day, half-open; beyond the day where it reaches beyond. */
+export function minutesOf(
+  scale: Pick<HoursScale, 'repeated'>,
+  day: number,
+  { start, end, startWall, endWall }: Occurrence,
+  change: ClockChange | undefined,
+): { readonly from: number; readonly to: number } {
+  // What ends as the clock leaps ahead does not take the hour that is left out.
+  const endsAtLeap = change?.kind === 'skipped' && end === change.instant && start < end;
+  return {
+    from: minuteOfInstant(scale, day, startWall, start, change),
+    to: endsAtLeap ? scaleMinute(scale, change.at) : minuteOfInstant(scale, day, endWall, end, change),
+  };
 }
 
 /**
@@ -143,8 +158,7 @@ export function layoutDay(
   const pieces: (Omit<DayCard, 'across'> & Extent)[] = [];
   for (const occurrence of occurrences) {
     if (isRibbon(occurrence)) continue;
-    const from = minuteOfInstant(scale, day, occurrence.startWall, occurrence.start, change);
-    const to = minuteOfInstant(scale, day, occurrence.endWall, occurrence.end, change);
+    const { from, to } = minutesOf(scale, day, occurrence, change);
     if (from >= length || to < 0 || (to === 0 && from < 0)) continue;
     if (to <= drawn.from && from < drawn.from) {
       hiddenBefore++;

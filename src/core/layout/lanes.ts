@@ -1,13 +1,11 @@
 import type { LaneMode } from '../model/look';
 import { isRibbon, type Occurrence } from '../schedule/occurrence';
-import { DAY, MINUTE } from '../time/civil';
+import type { ClockChange } from '../time/clockChange';
 import { type Extent, layoutColumns } from './columns';
+import { dayMinutes, type HoursScale, minutesOf, scaleMinute } from './hours';
 
-/** The hours that lanes draw across, in minutes of the day. */
-export interface LaneHours {
-  readonly from: number;
-  readonly to: number;
-}
+/** The hours that lanes draw across: minutes of the scale, half-open (see `HoursScale`). */
+export type LaneHours = Pick<HoursScale, 'from' | 'to' | 'repeated'>;
 
 /** An entry in its lane; pixels. */
 export interface LaneCard {
@@ -34,16 +32,28 @@ export interface LaneSizes {
   readonly least: number;
 }
 
-/** The whole hours that the working pattern's hours and all timed entries of the day lie in. */
-export function laneHours(occurrences: readonly Occurrence[], day: number, pattern: LaneHours): LaneHours {
-  const timed = occurrences.filter((occurrence) => !isRibbon(occurrence));
-  const minutes = (wall: number) => Math.min(1440, Math.max(0, (wall - day * DAY) / MINUTE));
-  const from = Math.min(pattern.from, ...timed.map(({ startWall }) => minutes(startWall)));
-  const to = Math.max(pattern.to, ...timed.map(({ endWall }) => minutes(endWall)));
-  return { from: Math.floor(from / 60) * 60, to: Math.ceil(to / 60) * 60 };
+/**
+ * The whole hours that the working pattern's hours and all timed entries of the day lie in.
+ * @param pattern minutes of the wall clock
+ * @param change the change of the clock on that day, if there is one
+ */
+export function laneHours(
+  occurrences: readonly Occurrence[],
+  day: number,
+  pattern: { readonly from: number; readonly to: number },
+  change?: ClockChange,
+): LaneHours {
+  const repeated = change?.kind === 'repeated' ? { at: change.at, length: change.length } : undefined;
+  const taken = occurrences
+    .filter((occurrence) => !isRibbon(occurrence))
+    .map((occurrence) => minutesOf({ repeated }, day, occurrence, change));
+  const within = (minute: number) => Math.min(dayMinutes({ repeated }), Math.max(0, minute));
+  const from = within(Math.min(scaleMinute({ repeated }, pattern.from), ...taken.map((each) => each.from)));
+  const to = within(Math.max(scaleMinute({ repeated }, pattern.to), ...taken.map((each) => each.to)));
+  return { from: Math.floor(from / 60) * 60, to: Math.ceil(to / 60) * 60, repeated };
 }
 
-/** Pixels from the left edge of the lanes to a minute of the day, within the drawn hours. */
+/** Pixels from the left edge of the lanes to a minute of the scale, within the drawn hours. */
 export const minuteToX = (hours: LaneHours, hourWidth: number, minute: number): number =>
   ((Math.min(Math.max(minute, hours.from), hours.to) - hours.from) / 60) * hourWidth;
 
@@ -67,6 +77,7 @@ function rowsOf(extents: readonly Extent[]): { rowOf: Map<string, number>; count
 /**
  * Lays out one lane of a day. Stacked, overlapping entries lie under each other and the lane grows; side by side, they share
  * its height; laid over, they keep their height and each is set down a little from the one that it covers.
+ * @param change the change of the clock on that day, if there is one
  */
 export function layoutLane(
   calendarId: string,
@@ -75,19 +86,21 @@ export function layoutLane(
   hours: LaneHours,
   mode: LaneMode,
   sizes: LaneSizes,
+  change?: ClockChange,
 ): Lane {
   const own = occurrences.filter((occurrence) => occurrence.calendarId === calendarId);
   const end = minuteToX(hours, sizes.hourWidth, hours.to);
   const extents = own
     .filter((occurrence) => !isRibbon(occurrence))
     .map((occurrence) => {
-      const at = (wall: number) => minuteToX(hours, sizes.hourWidth, (wall - day * DAY) / MINUTE);
-      const start = Math.min(at(occurrence.startWall), end - sizes.least);
+      const { from, to } = minutesOf(hours, day, occurrence, change);
+      const x = (minute: number) => minuteToX(hours, sizes.hourWidth, minute);
+      const start = Math.min(x(from), end - sizes.least);
       return {
         key: occurrence.key,
         occurrence,
         start,
-        end: Math.max(at(occurrence.endWall), start + sizes.least),
+        end: Math.max(x(to), start + sizes.least),
       };
     });
   const { rowOf, count } = rowsOf(extents);
@@ -120,6 +133,10 @@ export function layoutLane(
     }),
   };
 }
+
+/** The minute of the scale at so many pixels from the left edge of the lanes, within the drawn hours. */
+export const xToMinute = (hours: LaneHours, hourWidth: number, x: number): number =>
+  Math.min(hours.to, Math.max(hours.from, hours.from + (x / hourWidth) * 60));
 
 /** Lanes under each other: each with its distance from the top. */
 export function stackLanes(lanes: readonly Lane[]): (Lane & { readonly top: number })[] {

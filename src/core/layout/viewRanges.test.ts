@@ -77,6 +77,17 @@ test('steps leave no day out and show none twice', () => {
   );
 });
 
+test('a period takes the place of days, weeks or an agenda; a year shows all its days', () => {
+  const period = { first: parseDate('2027-03-01'), end: parseDate('2027-03-11') };
+  const shown = (view: ViewRange['view'], weekends = true) =>
+    shownDays(range({ view, day: parseDate('2027-03-09'), weekends }), standardWorkingPattern, { period });
+  expect(shown('days')).toHaveLength(10);
+  expect(shown('days', false)).toHaveLength(8);
+  expect(shown('agenda')).toHaveLength(10);
+  expect(shown('weeks')).toHaveLength(14);
+  expect(shown('year')).toHaveLength(365);
+});
+
 test('months on keep the date, or take the last of a shorter month', () => {
   expect(addMonths(parseDate('2027-01-31'), 1)).toBe(parseDate('2027-02-28'));
   expect(addMonths(parseDate('2027-03-09'), -3)).toBe(parseDate('2026-12-09'));

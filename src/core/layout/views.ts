@@ -30,7 +30,10 @@ export function yearOf(day: number): DayRange {
   return { first: dayNumber(year, 1, 1), end: dayNumber(year + 1, 1, 1) };
 }
 
-/** The days that a view of weeks or an agenda is about: the period, the month, or as many weeks as asked for. */
+/** The most days that *Days* shows. */
+export const MOST_DAYS = 14;
+
+/** The days that a view of weeks, a year or an agenda is about: the period, the month, or as many weeks as asked for. */
 export function rangeOf(range: ViewRange, period?: DayRange, weekStart = 1): DayRange {
   if (period) return period;
   if (range.view === 'year') return yearOf(range.day);
@@ -47,7 +50,7 @@ export function wholeWeeks({ first, end }: DayRange, weekStart = 1): DayRange {
 
 /**
  * The shown day numbers, ascending.
- * @param period the period that is shown in place of weeks, month or agenda, if any
+ * @param period the period that is shown in place of days, weeks, month or agenda, if any. A year shows all its days.
  */
 export function shownDays(
   range: ViewRange,
@@ -65,6 +68,7 @@ export function shownDays(
     case 'lanes':
       return [day];
     case 'days':
+      if (period) return kept(from(period.first, period.end - period.first));
       // As many days as asked for: without weekends, they reach further.
       return weekends ? from(day, dayCount) : kept(from(day, dayCount * 4 + 7)).slice(0, dayCount);
     case 'week':
@@ -75,7 +79,10 @@ export function shownDays(
       const { first, end } = wholeWeeks(rangeOf(range, period, weekStart), weekStart);
       return kept(from(first, end - first));
     }
-    case 'year':
+    case 'year': {
+      const { first, end } = yearOf(day);
+      return from(first, end - first);
+    }
     case 'agenda': {
       const { first, end } = rangeOf(range, period, weekStart);
       return from(first, end - first);

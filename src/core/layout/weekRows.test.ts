@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Occurrence } from '../schedule/occurrence';
 import { DAY, HOUR, parseDate } from '../time/civil';
-import { byShownDay, layoutWeekRow, type WeekRowRoom, weeksOf } from './weekRows';
+import { byShownDay, layoutWeekRow, type OwnColour, type WeekRowRoom, weeksOf } from './weekRows';
 
 const monday = parseDate('2027-03-08');
 const week = [0, 1, 2, 3, 4, 5, 6].map((day) => monday + day);
@@ -101,6 +101,20 @@ test('bars keep inside the day, and overlapping entries beside one another', () 
         }
     }),
   );
+});
+
+test('what touches in a bar is one piece, but for entries of another colour', () => {
+  const all = [
+    occurrence('round', monday * DAY + 9 * HOUR, HOUR),
+    occurrence('watch', monday * DAY + 10 * HOUR, HOUR),
+    occurrence('drill', monday * DAY + 11 * HOUR, HOUR),
+  ];
+  const barWith = (ownColour: OwnColour) =>
+    layoutWeekRow(byShownDay(all, week), week, room, new Set(), ownColour).days[0]!.bar.map(
+      ({ colour }) => colour,
+    );
+  expect(barWith(() => undefined)).toEqual([undefined]);
+  expect(barWith(({ key }) => (key === 'drill' ? 'plum' : undefined))).toEqual([undefined, 'plum']);
 });
 
 test('the same entries in another order are laid out the same', () => {

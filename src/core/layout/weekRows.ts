@@ -6,6 +6,8 @@ import { layoutRibbons, type Ribbon } from './ribbons';
 /** What a calendar takes of a day, in its bar: which share of the drawn hours, from 0 to 1, and where across. */
 export interface BarPiece {
   readonly calendarId: string;
+  /** The colour that its entries have in place of their calendar's. */
+  readonly colour?: string | undefined;
   /** Whether it is taken for sure, perhaps, or not at all. */
   readonly paper: 'taken' | 'tentative' | 'free';
   readonly from: number;
@@ -43,6 +45,9 @@ export interface WeekRowRoom {
   readonly to: number;
 }
 
+/** The colour that an occurrence has of its own, in place of its calendar's. */
+export type OwnColour = (occurrence: Occurrence) => string | undefined;
+
 /** The least share of a bar that an entry is drawn with. */
 const LEAST_SHARE = 0.035;
 
@@ -54,37 +59,41 @@ const paperOf = ({ availability, status }: Occurrence): BarPiece['paper'] =>
       : 'taken';
 
 /**
- * The bar of a day: what its timed entries take of its hours. Of one calendar and paper, what touches is one piece;
- * pieces that overlap lie side by side.
+ * The bar of a day: what its timed entries take of its hours. Of one calendar, colour and paper, what touches is one
+ * piece; pieces that overlap lie side by side.
  */
 export function layoutBar(
   occurrences: readonly Occurrence[],
   day: number,
   hours: Pick<WeekRowRoom, 'from' | 'to'>,
+  ownColour: OwnColour,
 ): BarPiece[] {
   const share = (wall: number): number => {
     const minute = (wall - day * DAY) / MINUTE;
     return Math.min(1, Math.max(0, (minute - hours.from) / (hours.to - hours.from)));
   };
-  const pieces: (Extent & Pick<BarPiece, 'calendarId' | 'paper'> & { end: number })[] = [];
+  const pieces: (Extent & Pick<BarPiece, 'calendarId' | 'colour' | 'paper'> & { end: number })[] = [];
   const last = new Map<string, (typeof pieces)[number]>();
   for (const occurrence of [...occurrences].sort((a, b) => a.startWall - b.startWall)) {
     if (isRibbon(occurrence)) continue;
     const { calendarId } = occurrence;
+    const colour = ownColour(occurrence);
     const paper = paperOf(occurrence);
+    const kind = `${calendarId} ${colour ?? ''} ${paper}`;
     const start = Math.min(share(occurrence.startWall), 1 - LEAST_SHARE);
     const end = Math.max(share(occurrence.endWall), start + LEAST_SHARE);
-    const before = last.get(`${calendarId} ${paper}`);
+    const before = last.get(kind);
     if (before && start <= before.end + 1e-9) before.end = Math.max(before.end, end);
     else {
-      const piece = { key: `${calendarId} ${paper} ${start}`, calendarId, paper, start, end };
+      const piece = { key: `${kind} ${start}`, calendarId, colour, paper, start, end };
       pieces.push(piece);
-      last.set(`${calendarId} ${paper}`, piece);
+      last.set(kind, piece);
     }
   }
   const across = layoutColumns(pieces);
-  return pieces.map(({ key, calendarId, paper, start, end }) => ({
+  return pieces.map(({ key, calendarId, colour, paper, start, end }) => ({
     calendarId,
+    colour,
     paper,
     from: start,
     to: end,
@@ -117,6 +126,7 @@ export function layoutWeekRow(
   days: readonly number[],
   room: WeekRowRoom,
   pinned: ReadonlySet<string> = new Set(),
+  ownColour: OwnColour = () => undefined,
 ): WeekRow {
   const whole = [...new Set(days.flatMap((day) => (onDays.get(day) ?? []).filter(isRibbon)))];
   const all = layoutRibbons(whole, days);
@@ -141,7 +151,7 @@ export function layoutWeekRow(
       const named = fits ? timed : namedLines(timed, Math.max(0, lines - 1), pinned);
       return {
         day,
-        bar: layoutBar(timed, day, room),
+        bar: layoutBar(timed, day, room, ownColour),
         lines: named,
         count: occurrences.length,
         hidden: timed.length - named.length + unseen,

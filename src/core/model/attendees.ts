@@ -38,13 +38,14 @@ export function attendeesOf(event: EventProperties): Attendee[] {
 }
 
 /** The names of what is attached (ATTACH, RFC 5545 3.8.1.1): given with it, or the end of its address. */
-export function attachmentNamesOf(event: EventProperties): string[] {
-  return propertiesNamed(event, 'attach').map(
+export function attachmentNamesOf(event: EventProperties & Pick<CalendarEvent, 'attachments'>): string[] {
+  const linked = propertiesNamed(event, 'attach').map(
     (property) =>
       parameter(property, 'filename') ||
       parameter(property, 'x-filename') ||
       (property[2] === 'uri' ? (valueOf(property).split(/[?#]/)[0]!.split('/').pop() ?? '') : ''),
   );
+  return [...(event.attachments ?? []).map(({ name }) => name), ...linked];
 }
 
 /** Whether it is held online: with a conference (RFC 7986 5.11), or a link or the word itself as its place. */

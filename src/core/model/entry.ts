@@ -1,5 +1,9 @@
 import { z } from 'zod';
+import './withoutCodeMaking';
+import { Attachment } from './attachment';
+import { Colour } from './colour';
 import { EventTime } from './eventTime';
+import { Preserved } from './preserved';
 
 export const AVAILABILITIES = ['busy', 'tentative', 'free', 'away'] as const;
 export const CLASSIFICATIONS = ['public', 'private', 'confidential'] as const;
@@ -34,6 +38,9 @@ export const Recurrence = z.object({
 });
 export type Recurrence = z.infer<typeof Recurrence>;
 
+/** The longest title of an entry, in UTF-16 units. */
+export const LONGEST_TITLE = 1000;
+
 /** A reminder (VALARM with a relative trigger): so many minutes before the start. */
 export const Reminder = z.object({
   minutesBefore: z
@@ -41,17 +48,10 @@ export const Reminder = z.object({
     .int()
     .min(0)
     .max(60 * 24 * 366),
+  /** What it says, where that is not the entry's title. */
+  description: z.string().optional(),
 });
 export type Reminder = z.infer<typeof Reminder>;
-
-/** A property or a component in jCal form (RFC 7265), kept as it was read. */
-const JCalProperty = z.array(z.unknown()).min(4);
-const JCalComponent = z.array(z.unknown()).length(3);
-export const Preserved = z.object({
-  properties: z.array(JCalProperty),
-  components: z.array(JCalComponent),
-});
-export type Preserved = z.infer<typeof Preserved>;
 
 /** An event: single, a series (with `recurrence`), or one changed occurrence of a series (with `seriesId`). */
 export const CalendarEvent = z.object({
@@ -59,7 +59,7 @@ export const CalendarEvent = z.object({
   id: z.string().min(1),
   uid: z.string().min(1),
   calendarId: z.string().min(1),
-  title: z.string().max(1000),
+  title: z.string().max(LONGEST_TITLE),
   start: EventTime,
   /** Exclusive, of the same kind as the start. */
   end: EventTime,
@@ -81,6 +81,9 @@ export const CalendarEvent = z.object({
   /** Instants in milliseconds. */
   created: z.number(),
   modified: z.number(),
+  /** A colour of its own, in place of its category's or calendar's. */
+  colour: Colour.optional(),
+  attachments: z.array(Attachment).optional(),
   /** What a file held beyond this model, written back on export. */
   preserved: Preserved.optional(),
 });

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { Calendar } from './calendar';
+import { Category } from './category';
 import { Entry } from './entry';
+import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
 import { Settings } from './settings';
 import { ViewPreset } from './viewPreset';
@@ -20,6 +22,9 @@ export const Session = z.object({
   remindedUntil: z.number().optional(),
   /** The device's zone that the person was asked about, where it is not the home zone. */
   askedZone: z.string().optional(),
+  /** When a backup was last saved, or its offer was put off. */
+  backedUp: z.number().optional(),
+  backupPutOff: z.number().optional(),
   /** Parts of Plan that are folded away. */
   folded: z.array(z.enum(FOLDABLE)).optional(),
 });
@@ -30,6 +35,8 @@ export const COLLECTIONS = {
   calendars: Calendar,
   entries: Entry,
   bin: BinItem,
+  categories: Category,
+  ownNotes: OwnNote,
   settings: Settings,
   presets: ViewPreset,
   periodSets: PeriodSet,
@@ -49,6 +56,8 @@ export function emptyState(): State {
     calendars: new Map(),
     entries: new Map(),
     bin: new Map(),
+    categories: new Map(),
+    ownNotes: new Map(),
     settings: new Map(),
     presets: new Map(),
     periodSets: new Map(),

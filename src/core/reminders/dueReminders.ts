@@ -1,6 +1,5 @@
-import type { WorkingPattern } from '../model/settings';
 import { MINUTE } from '../time/civil';
-import type { OccurrenceIndex } from '../schedule/occurrenceIndex';
+import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
 import type { Occurrence } from '../schedule/occurrence';
 
 /** A reminder at the instant when it is due. */
@@ -16,19 +15,17 @@ const LONGEST_LEAD = 28 * 24 * 60 * MINUTE;
 
 /**
  * The reminders that fall due after `from` and up to `to`, oldest first. Reminders for what is cancelled are
- * left out.
+ * left out, and those of the calendars that the filter hides.
  */
 export function dueReminders(
   index: OccurrenceIndex,
   from: number,
   to: number,
   viewZone: string,
-  workingPattern: WorkingPattern,
+  filter: OccurrenceFilter,
 ): DueReminder[] {
   const found: DueReminder[] = [];
-  for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone, {
-    workingPattern,
-  })) {
+  for (const occurrence of index.between({ start: from, end: to + LONGEST_LEAD }, viewZone, filter)) {
     if (!occurrence.reminds || occurrence.status === 'cancelled') continue;
     for (const { minutesBefore } of index.fieldsOf(occurrence)?.reminders ?? []) {
       const due = occurrence.start - minutesBefore * MINUTE;

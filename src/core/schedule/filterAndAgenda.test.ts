@@ -81,7 +81,6 @@ describe('an agenda', () => {
               : `now, ${item.next === undefined ? 'nothing' : item.next / 60_000} to the next`,
         )
       : undefined;
-  const [first] = standardWorkingPattern.weekdays[1]!.spans;
 
   test('says the free times between the entries of the working hours, from now on', () => {
     const parts = agenda(
@@ -90,11 +89,14 @@ describe('an agenda', () => {
       event({ title: 'report', start: zoned('2027-03-09T10:30'), end: zoned('2027-03-09T12:00') }),
       event({ title: 'call', start: zoned('2027-03-09T14:00'), end: zoned('2027-03-09T15:00') }),
     );
-    const lines = said(parts[0])!;
-    expect(lines.slice(0, 2)).toEqual(['now, 10 to the next', 'report']);
-    expect(lines).toContain('call');
-    expect(lines.filter((line) => line.startsWith('free')).length).toBeGreaterThan(0);
-    expect(lines.some((line) => line < `free ${time(first!.from)}` && line.startsWith('free 0'))).toBe(false);
+    expect(said(parts[0])).toEqual([
+      'now, 10 to the next',
+      'report',
+      'free 12:00-12:30',
+      'free 13:30-14:00',
+      'call',
+      'free 15:00-17:00',
+    ]);
   });
 
   test('an entry over several days stands on each of them, and days without any are drawn together', () => {

@@ -84,25 +84,20 @@ function spansByDay<Span extends { readonly startWall: number; readonly endWall:
   return days;
 }
 
-/** Minutes that each calendar's timed entries take within a half-open range of days, overlaps once a calendar. */
+/** Minutes that each calendar's timed entries take between two instants, half-open; overlaps once a calendar. */
 export function minutesByCalendar(
   occurrences: readonly Occurrence[],
-  firstDay: number,
-  endDay: number,
+  window: { readonly start: number; readonly end: number },
 ): Record<string, number> {
-  const minutes: Record<string, number> = {};
+  const taken = new Map<string, { minutes: number; until: number }>();
   const timed = occurrences.filter((occurrence) => !occurrence.allDay && takesTime(occurrence));
-  spansByDay(timed, firstDay, endDay).forEach((onDay, index) => {
-    const byCalendar = new Map<string, Occurrence[]>();
-    for (const occurrence of onDay.sort(byStart)) {
-      const own = byCalendar.get(occurrence.calendarId);
-      if (own) own.push(occurrence);
-      else byCalendar.set(occurrence.calendarId, [occurrence]);
-    }
-    for (const [calendarId, own] of byCalendar)
-      minutes[calendarId] = (minutes[calendarId] ?? 0) + coveredMinutes(own, firstDay + index, WHOLE_DAY);
-  });
-  return minutes;
+  for (const { calendarId, start, end } of timed.sort((a, b) => a.start - b.start)) {
+    const { minutes, until } = taken.get(calendarId) ?? { minutes: 0, until: window.start };
+    const to = Math.min(end, window.end);
+    if (to > until && start < window.end)
+      taken.set(calendarId, { minutes: minutes + (to - Math.max(start, until)) / MINUTE, until: to });
+  }
+  return Object.fromEntries([...taken].map(([id, { minutes }]) => [id, Math.round(minutes)]));
 }
 
 /** A span without anything that takes time, as instants. */

@@ -1,3 +1,4 @@
+import type { Colour } from '../model/colour';
 import type { CalendarEvent } from '../model/entry';
 import { DAY } from '../time/civil';
 import { wallOf } from '../time/eventTime';
@@ -29,6 +30,9 @@ export interface Occurrence {
   /** An occurrence that differs from its series. */
   readonly changed: boolean;
   readonly reminds: boolean;
+  /** A colour of its own, in place of its calendar's. */
+  readonly colour?: Colour | undefined;
+  readonly categories?: readonly string[] | undefined;
 }
 
 /** What a view draws of an event at given instants, under the id of its series where that is another. */
@@ -66,6 +70,8 @@ export function occurrenceOf(
     recurring: !!event.recurrence || event.seriesId !== undefined,
     changed: event.seriesId !== undefined && at.entryId === undefined,
     reminds: event.reminders.length > 0,
+    colour: event.colour,
+    categories: event.categories.length > 0 ? event.categories : undefined,
   };
 }
 

@@ -112,7 +112,10 @@ test('load counts busy and away time within the working hours, overlaps once', (
   expect(loadOfDays(takenSpans(occurrences), day, day + 1, standardWorkingPattern)).toEqual([
     { day, booked: 120, working: 450, total: 150, taken: false },
   ]);
-  expect(minutesByCalendar(occurrences, day, day + 1)).toEqual({ meetings: 120, desk: 60 });
+  expect(minutesByCalendar(occurrences, dayWindow(day, day + 1, FENNICK))).toEqual({
+    meetings: 120,
+    desk: 60,
+  });
   const at = (hour: number) => Date.UTC(2027, 2, 9, hour);
   expect(
     gapsBetween(occurrences, at(9), at(13)).map(({ start, end }) => [
@@ -120,6 +123,16 @@ test('load counts busy and away time within the working hours, overlaps once', (
       new Date(end).getUTCHours(),
     ]),
   ).toEqual([[10.5, 13]]);
+});
+
+test('hours of a calendar are those that pass, on the night of a clock change too', () => {
+  const night = parseDate('2027-03-28');
+  const index = indexOf(
+    event({ id: 'watch', start: zoned('2027-03-28T00:30'), end: zoned('2027-03-28T02:30') }),
+    event({ id: 'late', start: zoned('2027-03-28T23:00'), end: zoned('2027-03-29T03:00') }),
+  );
+  const window = dayWindow(night, night + 1, FENNICK);
+  expect(minutesByCalendar(index.between(window, FENNICK), window)).toEqual({ meetings: 120 });
 });
 
 test('reminders fall due once, before their start, oldest first, and not for what is cancelled', () => {
@@ -133,12 +146,14 @@ test('reminders fall due once, before their start, oldest first, and not for wha
     }),
     event({ title: 'off', status: 'cancelled', reminders: [{ minutesBefore: 10 }] }),
   );
-  const due = (from: string, to: string) =>
-    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK, standardWorkingPattern).map(
-      ({ occurrence }) => occurrence.title,
-    );
+  const due = (from: string, to: string, hiddenCalendarIds: string[] = []) =>
+    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK, {
+      workingPattern: standardWorkingPattern,
+      hiddenCalendarIds,
+    }).map(({ occurrence }) => occurrence.title);
   expect(due('2027-03-09T13:00Z', '2027-03-09T13:50Z')).toEqual(['trip', 'soon']);
   expect(due('2027-03-09T13:50Z', '2027-03-09T14:30Z')).toEqual([]);
+  expect(due('2027-03-09T13:00Z', '2027-03-09T13:50Z', ['meetings'])).toEqual([]);
 });
 
 test('a day that an all-day entry takes is told from one that is booked hour by hour', () => {

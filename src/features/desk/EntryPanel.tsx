@@ -1,7 +1,8 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { Linking, Pressable, StyleSheet, View } from 'react-native';
 import { daysBy } from '@/core/change/moveEntry';
 import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
+import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { DAY, parseDate } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
@@ -18,6 +19,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { words } from '@/ui/words';
+import { entryMore } from './lazyEntryMore';
 
 /** The selected entry: what it says, and what can be done with it. */
 export function EntryPanel({
@@ -112,10 +114,21 @@ export function EntryPanel({
         </Line>
       ) : null}
       <View style={styles.actions}>
-        <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
-        <Button label={words.actions.copy} onPress={() => void commands.copy(target, daysBy(0))} />
-        <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
+        {isReadOnly(calendar) ? (
+          <AppText size="small" tone="quiet">
+            {words.calendars.closed(calendar?.name ?? '', calendar?.feed !== undefined)}
+          </AppText>
+        ) : (
+          <>
+            <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
+            <Button label={words.actions.copy} onPress={() => void commands.copy(target, daysBy(0))} />
+            <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
+          </>
+        )}
       </View>
+      <Suspense fallback={null}>
+        <entryMore.Later occurrenceKey={occurrenceKey} target={target} event={event} />
+      </Suspense>
     </View>
   );
 }

@@ -3,7 +3,7 @@ import type { EventFields } from '@/core/change/eventFields';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { useCommands, workspace } from '@/features/workspace';
-import { useCalendars, useSettings } from '@/store';
+import { useWritableCalendars, useSettings } from '@/store';
 import { dayText, lengthText, timeRangeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -14,7 +14,7 @@ import { words } from '@/ui/words';
 /** A new entry for the time that was pressed: its title and calendar, saved with Enter. */
 export function QuickDraft({ fields }: { fields: EventFields }) {
   const { homeZone } = useSettings();
-  const calendars = useCalendars();
+  const calendars = useWritableCalendars();
   const { create } = useCommands();
   const start = wallOf(fields.start);
   const end = wallOf(fields.end);

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { isRecurring, targetOfKey } from '@/core/change/target';
 import { useCommands, workspace } from '@/features/workspace';
-import { useCalendars, useSnapshot } from '@/store';
+import { useWritableCalendars, useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
@@ -14,7 +14,7 @@ const SHOWN = 8;
 /** Several selected entries, and the changes that take them all in one step. */
 export function SeveralPanel({ keys }: { keys: readonly string[] }) {
   const state = useSnapshot((snapshot) => snapshot.state);
-  const calendars = useCalendars();
+  const calendars = useWritableCalendars();
   const commands = useCommands();
   const entries = keys.flatMap((key) => {
     const entry = state.entries.get(targetOfKey(key).entryId);
@@ -55,6 +55,16 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
         ]}
         onChange={(id) => id && commands.toCalendar(keys, id)}
         testID="move-to-calendar"
+      />
+      <SelectField
+        label={words.desk.copyToCalendar}
+        value=""
+        options={[
+          { value: '', label: '…' },
+          ...calendars.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => id && commands.copyTo(keys, id)}
+        testID="copy-to-calendar"
       />
       <View role="group" aria-label={words.desk.shift} style={styles.actions}>
         {shifts.map(({ label, days }) => (

@@ -1,1 +1,4 @@
+import { entryMore } from './lazyEntryMore';
+
 export { Desk } from './Desk';
+export const preloadDesk = entryMore.fetchAhead;

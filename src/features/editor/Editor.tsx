@@ -1,10 +1,11 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import type { Attachment } from '@/core/model/attachment';
 import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
 import { useCommands, useWorkspace, workspace } from '@/features/workspace';
-import { useCalendars, useSettings } from '@/store';
+import { useOpenStore, useSettings, useWritableCalendars } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -12,14 +13,17 @@ import { SelectField, TextField } from '@/ui/primitives/Field';
 import { PanelHead } from '@/ui/primitives/PanelHead';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
+import { useBackCloses } from '@/ui/backCloses';
 import { useFocusBack } from '@/ui/useFocusBack';
 import { isOwnKey, webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { EventForm, fieldsOfForm, formOfFields, timesOf } from './formModel';
+import { editorExtras } from './lazyExtras';
 import { RepeatEditor } from './repeat/RepeatEditor';
 import { RepeatRow } from './repeat/RepeatRow';
 import { WhenFields } from './WhenFields';
 
+const NONE: Attachment[] = [];
 const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
 
 /** All fields of an entry. The view goes on showing it, as it would be, while it is edited. */
@@ -27,7 +31,7 @@ export function Editor() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const { homeZone } = useSettings();
-  const calendars = useCalendars();
+  const calendars = useWritableCalendars();
   const commands = useCommands();
   const editing = useWorkspace((state) => state.editing);
   const [before] = useState(() => editing!.fields);
@@ -42,7 +46,13 @@ export function Editor() {
     resolver: zodResolver(EventForm),
   });
   const form = useWatch({ control }) as EventForm;
-  const { isDirty, errors } = formState;
+  const { errors } = formState;
+  const [colour, setColour] = useState(before.colour);
+  const [attachments, setAttachments] = useState(before.attachments ?? NONE);
+  const [pending, setPending] = useState<ReadonlyMap<string, string>>(new Map());
+  const { store } = useOpenStore();
+  const isDirty =
+    formState.isDirty || colour !== before.colour || attachments !== (before.attachments ?? NONE);
 
   useEffect(() => {
     if (EventForm.safeParse(form).success) workspace.editFields(fieldsOfForm(form, before));
@@ -72,10 +82,22 @@ export function Editor() {
     if (isDirty && !asking) setAsking(true);
     else close();
   };
+  useBackCloses(() => {
+    if (repeating) setRepeating(false);
+    else if (asking) setAsking(false);
+    else leave();
+  });
   const save = handleSubmit(
     async (valid) => {
-      const fields = fieldsOfForm(valid, before);
-      if (target ? await commands.change(target, fields) : commands.create(fields)) close();
+      const fields = {
+        ...fieldsOfForm(valid, before),
+        colour,
+        attachments: attachments.length > 0 ? attachments : undefined,
+      };
+      const added = new Map([...pending].filter(([id]) => attachments.some((known) => known.id === id)));
+      const failure = await store.files.write(added);
+      if (failure) commands.refuse(words.failures[failure]);
+      else if (target ? await commands.change(target, fields) : commands.create(fields)) close();
     },
     () => setRefused((times) => times + 1),
   );
@@ -245,6 +267,19 @@ export function Editor() {
           )}
         />
         {text('categories', words.editor.categories, { hint: words.editor.categoriesHint })}
+        <Suspense fallback={null}>
+          <editorExtras.Later
+            colour={colour}
+            onColour={setColour}
+            attachments={attachments}
+            pending={pending}
+            onAdd={(picked) => {
+              setPending(new Map([...pending, ...picked.files]));
+              setAttachments([...attachments, ...picked.attachments]);
+            }}
+            onRemove={(id) => setAttachments(attachments.filter((attachment) => attachment.id !== id))}
+          />
+        </Suspense>
         {text('url', words.editor.link, { inputMode: 'url' })}
         {text('notes', words.editor.notes, { multiline: true })}
       </ScrollView>

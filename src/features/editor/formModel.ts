@@ -138,7 +138,9 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     ],
     notes: form.notes,
     reminders:
-      form.reminder === '' ? [] : [{ minutesBefore: Number(form.reminder) }, ...before.reminders.slice(1)],
+      form.reminder === ''
+        ? []
+        : [{ ...before.reminders[0], minutesBefore: Number(form.reminder) }, ...before.reminders.slice(1)],
     recurrence: form.recurrence,
   };
 }

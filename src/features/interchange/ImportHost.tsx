@@ -5,22 +5,27 @@ import { later } from '@/ui/later';
 import { useTheme } from '@/ui/theme/theme';
 import { focusWidth, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { useImport } from './useImport';
+import { useImport, useImportStep } from './useImport';
 
-const importSheet = later(() => import('./ImportSheet').then((module) => module.ImportSheet));
+export const importSheet = later(() => import('./ImportSheet').then((module) => module.ImportSheet));
+
+/** Whether what lies under the pointer attaches files itself (`data-takes-files`). */
+const takesFiles = (event: DragEvent): boolean =>
+  event.target instanceof Element && event.target.closest('[data-takes-files]') !== null;
 
 const hasFiles = (event: DragEvent): boolean => !!event.dataTransfer?.types.includes('Files');
 
-/** Takes calendar files dropped anywhere on the page, and shows the import. */
+/** Takes files dropped anywhere on the page, and shows the import. */
 export function ImportHost() {
   const { colours } = useTheme();
   const { read } = useImport();
+  const isIdle = useImportStep(({ step }) => step.kind === 'idle');
   const [over, setOver] = useState(false);
   useEffect(() => {
     const onOver = (event: DragEvent) => {
       if (!hasFiles(event)) return;
       event.preventDefault();
-      setOver(true);
+      setOver(!takesFiles(event));
     };
     const onLeave = (event: DragEvent) => {
       if (event.relatedTarget === null) setOver(false);
@@ -29,8 +34,9 @@ export function ImportHost() {
       if (!hasFiles(event)) return;
       event.preventDefault();
       setOver(false);
-      const file = event.dataTransfer?.files[0];
-      if (file) void read(file);
+      // Where files can be attached, they are.
+      if (takesFiles(event)) return;
+      void read([...(event.dataTransfer?.files ?? [])]);
     };
     window.addEventListener('dragover', onOver);
     window.addEventListener('dragleave', onLeave);
@@ -52,9 +58,11 @@ export function ImportHost() {
           </View>
         </View>
       ) : null}
-      <Suspense fallback={null}>
-        <importSheet.Later />
-      </Suspense>
+      {isIdle ? null : (
+        <Suspense fallback={null}>
+          <importSheet.Later />
+        </Suspense>
+      )}
     </>
   );
 }

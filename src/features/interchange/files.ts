@@ -1,28 +1,75 @@
-import type { Calendar } from '@/core/model/calendar';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
+import type { Calendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/entry';
 import type { State } from '@/core/model/state';
-import { calendarFiles } from '@/store';
+import { calendarFiles, type Store } from '@/store';
 
-/** Writes the entries of one calendar, or of all, to a file for the person. */
-export async function exportCalendar(
-  state: State,
-  calendar: Calendar | undefined,
-  now: number,
-): Promise<void> {
-  const events = [...state.entries.values()].filter((event) => !calendar || event.calendarId === calendar.id);
+/** What can be imported, as a chooser of files is told. */
+export const IMPORTABLE = '.ics,.csv,.tsv,.zip,.json,text/calendar,text/csv,application/zip,application/json';
+
+/** What series that skip days off are written with. */
+export function writtenDaysOff(state: State, events: readonly CalendarEvent[], now: number) {
   const markers = new Set(events.flatMap((event) => event.recurrence?.skipDaysOff?.calendarId ?? []));
-  const text = await calendarFiles().write(events, calendar, {
-    events: [...state.entries.values()].filter((event) => markers.has(event.calendarId)),
+  return {
+    events:
+      markers.size === 0 ? [] : [...state.entries.values()].filter((event) => markers.has(event.calendarId)),
     calendars: [...state.calendars.values()].map(({ id, name }) => ({ id, name })),
     workingPattern: state.settings.get('settings')?.workingPattern ?? standardWorkingPattern,
     now,
-  });
-  saveFile(calendar ? fileNameOf(calendar.name) : 'orderly-week.ics', text);
+  };
 }
 
-/** Hands a text to the person as a file. */
-function saveFile(name: string, text: string, type = 'text/calendar;charset=utf-8'): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+/** The forms in which entries are saved. */
+export const EXPORT_FORMS = ['ics', 'csv'] as const;
+export type ExportForm = (typeof EXPORT_FORMS)[number];
+
+/** Writes entries to a file for the person; those of one calendar under its name. */
+export async function exportEntries(
+  store: Store,
+  events: readonly CalendarEvent[],
+  calendar: Calendar | undefined,
+  options: { readonly form: ExportForm; readonly withFiles: boolean; readonly now: number },
+): Promise<void> {
+  const { state } = store.getSnapshot();
+  const name = `${calendar ? plainName(calendar.name) : 'orderly-week'}.${options.form}`;
+  if (options.form === 'csv') {
+    const calendars = [...state.calendars.values()].map(({ id, name: title }) => ({ id, name: title }));
+    saveFile(name, await calendarFiles().writeTable(events, calendars), 'text/csv;charset=utf-8');
+    return;
+  }
+  const attached = options.withFiles
+    ? events.flatMap(({ attachments = [] }) => attachments.map(({ id }) => id))
+    : [];
+  const files = await store.files.readAll(attached);
+  const written = calendar && {
+    name: calendar.name,
+    description: calendar.description,
+    colour: calendar.colour,
+    ...(calendar.preserved ? { preserved: calendar.preserved } : {}),
+  };
+  const text = await calendarFiles().write(
+    events,
+    written,
+    writtenDaysOff(state, events, options.now),
+    files,
+  );
+  saveFile(name, text, 'text/calendar;charset=utf-8');
+}
+
+/** Writes everything to a backup for the person. */
+export async function saveBackup(store: Store, now: number, day: string): Promise<void> {
+  const { state } = store.getSnapshot();
+  const ids = [
+    ...[...state.entries.values()].flatMap(({ attachments = [] }) => attachments),
+    ...[...state.bin.values()].flatMap(({ entry }) => entry.attachments ?? []),
+  ].map(({ id }) => id);
+  const text = await calendarFiles().writeBackup(state, await store.files.readAll(ids), now);
+  saveFile(`orderly-week-backup-${day}.json`, text, 'application/json');
+}
+
+/** Hands a text or bytes to the person as a file. */
+export function saveFile(name: string, content: string | Blob, type: string): void {
+  const address = URL.createObjectURL(content instanceof Blob ? content : new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = address;
   link.download = name;
@@ -30,23 +77,22 @@ function saveFile(name: string, text: string, type = 'text/calendar;charset=utf-
   URL.revokeObjectURL(address);
 }
 
-/** Lets the person choose a file; undefined if none was chosen. */
-export function chooseFile(accept: string): Promise<File | undefined> {
+/** Lets the person choose files; none if it was let be. */
+export function chooseFiles(accept?: string): Promise<File[]> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
-    input.accept = accept;
-    input.addEventListener('change', () => resolve(input.files?.[0]));
-    input.addEventListener('cancel', () => resolve(undefined));
+    input.multiple = true;
+    if (accept !== undefined) input.accept = accept;
+    input.addEventListener('change', () => resolve([...(input.files ?? [])]));
+    input.addEventListener('cancel', () => resolve([]));
     input.click();
   });
 }
 
 /** A calendar's name as a file name. */
-const fileNameOf = (name: string): string =>
-  `${
-    name
-      .toLowerCase()
-      .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
-      .replaceAll(/^-|-$/g, '') || 'calendar'
-  }.ics`;
+const plainName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+    .replaceAll(/^-|-$/g, '') || 'calendar';

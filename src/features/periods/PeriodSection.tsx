@@ -7,7 +7,7 @@ import { periodAt } from '@/core/time/periods';
 import { useCommands } from '@/features/workspace';
 import { useNowWall, useOpenStore, usePeriodSets } from '@/store';
 import { rangeText } from '@/ui/dates';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
@@ -24,7 +24,6 @@ export function PeriodSection() {
   const [editing, setEditing] = useState<{ set: PeriodSet | undefined } | null>(null);
   return (
     <View style={styles.section}>
-      <TitleText>{words.periods.sets}</TitleText>
       <AppText tone="quiet">{words.periods.about}</AppText>
       {sets.map((set) => {
         const now = periodAt(set.rule, today);

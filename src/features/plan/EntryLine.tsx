@@ -1,9 +1,10 @@
 import { useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
+import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields, type EventFields } from '@/core/change/eventFields';
 import type { EntryLineDraft, parseEntryLine, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { NamedZone } from '@/core/entryline/zoneSaid';
-import type { Calendar } from '@/core/model/calendar';
+import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { Settings } from '@/core/model/settings';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
@@ -56,7 +57,7 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const settings = useSettings();
-  const { defaultLengthMinutes } = settings;
+  const writable = useMemo(() => calendars.filter((each) => !isReadOnly(each)), [calendars]);
   const zones = useMemo(() => namedZones(settings), [settings]);
   const nowWall = useNowWall(zone);
   const { create } = useCommands();
@@ -71,17 +72,26 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
   }, []);
 
   const read = (parser: Parse) => {
-    const draft = parser(text, {
-      nowWall,
-      zone,
-      selectedDay,
-      defaultLength: defaultLengthMinutes * MINUTE,
-      calendars,
-      zones,
-    });
-    const calendar = calendars.find(({ id }) => id === draft.calendarId) ?? target;
+    const parseFor = (calendar: Calendar | undefined) =>
+      parser(text, {
+        nowWall,
+        zone,
+        selectedDay,
+        defaultLength: lengthOfNew(calendar, settings) * MINUTE,
+        calendars: writable,
+        zones,
+      });
+    const first = parseFor(target);
+    const calendar = writable.find(({ id }) => id === first.calendarId) ?? target;
+    // The calendar that the line names may have a length of its own.
+    const draft =
+      calendar?.defaultLengthMinutes === target?.defaultLengthMinutes ? first : parseFor(calendar);
     const fields = calendar && {
-      ...blankFields(calendar.id, draft.start, draft.end),
+      ...blankFields(
+        calendar.id,
+        inCalendarZone(draft.start, calendar, zone),
+        inCalendarZone(draft.end, calendar, zone),
+      ),
       title: draft.title,
       location: draft.location,
       ...(draft.recurrence ? { recurrence: draft.recurrence } : {}),

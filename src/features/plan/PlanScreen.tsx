@@ -11,9 +11,10 @@ import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features
 import { ZoneBanner } from '@/features/zones';
 import {
   type DaysOptions,
-  useCalendars,
+  useListedCalendars,
   useDays,
   useFolded,
+  useLeftOut,
   useNowWall,
   usePreparedLoads,
   useSnapshot,
@@ -41,7 +42,10 @@ const editor = later(() => import('@/features/editor').then((module) => module.E
 const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
 const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
 export const preloadPanels = (): Promise<unknown> =>
-  Promise.all([editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()));
+  Promise.all([
+    ...[editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()),
+    import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
+  ]);
 
 /** The calendar: title row, strip, chips, the view, the entry line, and the desk beside or over them. */
 export function PlanScreen() {
@@ -49,7 +53,7 @@ export function PlanScreen() {
   const { width } = useWindowDimensions();
   const { address, to } = usePlanAddress();
   const { zone, hidden, filter } = address;
-  const calendars = useCalendars();
+  const calendars = useListedCalendars();
   const commands = useCommands(zone);
   const today = Math.floor(useNowWall(zone) / DAY);
   const folded = useFolded();
@@ -79,10 +83,11 @@ export function PlanScreen() {
     [hidden, filter, address.showCancelled, zone],
   );
   // The year asks for loads alone and the agenda for days itself: of their entries the selected day's are asked for here.
-  const asked =
-    address.view === 'year' || address.view === 'agenda'
-      ? { first: address.day, end: address.day + 1 }
-      : { first: days[0]!, end: days.at(-1)! + 1 };
+  const asksItself = address.view === 'year' || address.view === 'agenda';
+  const shown = { first: days[0]!, end: days.at(-1)! + 1 };
+  const asked = asksItself ? { first: address.day, end: address.day + 1 } : shown;
+  const leavesOut = hidden.length > 0 || !isFilterEmpty(filter);
+  const leftOut = useLeftOut(asksItself && leavesOut ? shown : undefined, options);
   const { answer, isLoading, failed, retry } = useDays(asked.first, asked.end, { ...options, neighbours });
   usePreparedLoads(yearOf(address.day), options);
   const state = useSnapshot((snapshot) => snapshot.state);
@@ -92,10 +97,11 @@ export function PlanScreen() {
     () => ({
       step: actions.step,
       today: actions.today,
+      todayNumber: actions.todayNumber,
       open: actions.open,
       focusLine: () => line.current?.focus(),
     }),
-    [actions.step, actions.today, actions.open],
+    [actions.step, actions.today, actions.todayNumber, actions.open],
   );
   usePlanKeys(commands, keyActions);
   useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
@@ -112,12 +118,7 @@ export function PlanScreen() {
     : width - sizes.rail - (showsDesk && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
   const chipsFolded = folded.includes('chips');
   const toolsInTitle = wide && (chipsFolded || planWidth >= ALL_TOOLS);
-  const isEmpty =
-    answer &&
-    answer.occurrences.length === 0 &&
-    !draft &&
-    address.view !== 'year' &&
-    address.view !== 'agenda';
+  const isEmpty = answer && answer.occurrences.length === 0 && !draft && !asksItself;
   const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
   const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
   const showsEditor = editing?.panel === 'full';
@@ -153,9 +154,7 @@ export function PlanScreen() {
             <CalendarChips
               calendars={calendars}
               hidden={hidden}
-              minutes={
-                address.view === 'year' || address.view === 'agenda' ? undefined : answer?.calendarMinutes
-              }
+              minutes={asksItself ? undefined : answer?.calendarMinutes}
               onHiddenChange={(next) => to({ hidden: [...next] })}
             />
             {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
@@ -164,7 +163,7 @@ export function PlanScreen() {
         <FilterLine
           address={address}
           calendars={calendars}
-          leftOut={address.view === 'year' || address.view === 'agenda' ? undefined : answer?.filteredOut}
+          leftOut={asksItself ? leftOut : answer?.filteredOut}
         />
         <View ref={view} testID="plan-view" style={styles.view}>
           <PlanView

@@ -1,6 +1,9 @@
 import { Suspense } from 'react';
-import { useWorkspace } from '@/features/workspace';
+import { exportSheet } from '@/features/interchange';
+import { useWorkspace, workspace } from '@/features/workspace';
 import { later } from '@/ui/later';
+import { words } from '@/ui/words';
+import { filterText } from './filter/filterText';
 import type { PlanSheetProps } from './sheetProps';
 
 const look = later(() => import('./tools/LookSheet').then((module) => module.LookSheet));
@@ -9,7 +12,7 @@ const presets = later(() => import('./presets/PresetsSheet').then((module) => mo
 const goTo = later(() => import('./goto/GoToSheet').then((module) => module.GoToSheet));
 export const preloadSheets = (): Promise<unknown> =>
   Promise.all([
-    ...[look, filter, presets, goTo].map(({ fetchAhead }) => fetchAhead()),
+    ...[look, filter, presets, goTo, exportSheet].map(({ fetchAhead }) => fetchAhead()),
     import('@/core/entryline/dayInWords'),
   ]);
 
@@ -21,6 +24,17 @@ export function PlanSheets(props: PlanSheetProps) {
       {sheet === 'look' ? <look.Later {...props} /> : null}
       {sheet === 'filter' ? <filter.Later {...props} /> : null}
       {sheet === 'presets' ? <presets.Later {...props} /> : null}
+      {sheet === 'export' ? (
+        <exportSheet.Later
+          look={{
+            filter: props.address.filter,
+            filterText: filterText(props.address.filter).join(', ') || words.filter.hiddenCalendars,
+            hidden: props.address.hidden,
+            firstDay: props.address.day,
+          }}
+          onClose={() => workspace.openSheet(null)}
+        />
+      ) : null}
       {sheet === 'goto' ? <goTo.Later {...props} /> : null}
     </Suspense>
   );

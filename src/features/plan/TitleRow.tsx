@@ -40,6 +40,9 @@ export function TitleRow({
   const deskOpen = useWorkspace((state) => state.deskOpen);
   const wide = width >= WIDE;
   const roomy = planWidth >= ALL_TOOLS;
+  // A day is said with its weekday: with the year it is the longest title.
+  const isDay = address.view === 'day' || address.view === 'lanes';
+  const hasRoom = roomy && (!isDay || planWidth >= ALL_TOOLS + 240);
   const hasSwitch = planWidth - (withTools && !roomy ? 4 * sizes.target : 0) >= VIEW_SWITCH;
   return (
     <View style={styles.row}>
@@ -47,7 +50,7 @@ export function TitleRow({
         address={address}
         planRange={planRange}
         size={roomy ? 'display' : 'title'}
-        length={roomy || (!hasSwitch && width >= 520) ? 'full' : wide ? 'short' : 'brief'}
+        length={hasRoom || (!hasSwitch && width >= 520) ? 'full' : wide ? 'short' : 'brief'}
         thisYear={civilDate(today).year}
       />
       <Button icon="arrow-left" iconOnly label={words.plan.back} onPress={() => onStep(-1)} />

@@ -2,20 +2,50 @@ import { useRef, useState } from 'react';
 import { StyleSheet, type View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { type PlanAddress, usePlanAddress, workspace } from '@/features/workspace';
+import type { IconName } from '@/ui/icons/paths';
 import { Button } from '@/ui/primitives/Button';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
 import { QUICK_VIEWS } from './viewChoices';
+
+interface MenuItem {
+  readonly label: string;
+  readonly icon: IconName | undefined;
+  readonly act: () => void;
+}
+
+/** What a wide screen has buttons for. */
+const PHONE_ITEMS: readonly MenuItem[] = [
+  { label: words.presets.title, icon: 'bookmark-outline', act: () => workspace.openSheet('presets') },
+  { label: words.look.title, icon: 'tune-variant', act: () => workspace.openSheet('look') },
+  {
+    label: words.desk.restOfToday,
+    icon: 'note-text-outline',
+    act: () => {
+      workspace.clearSelection();
+      workspace.setDesk(true);
+    },
+  },
+];
 
 /** The view switch where there is little room: one button that opens the list, with what else there is to open. */
 export function ViewMenu({ address, today, wide }: { address: PlanAddress; today: number; wide: boolean }) {
   const button = useRef<View>(null);
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const { to } = usePlanAddress();
-  const act = (action: () => void) => () => {
-    setAnchor(null);
-    action();
-  };
+  const items: MenuItem[] = [
+    ...VIEWS.map((view) => ({
+      label: words.plan.view[view],
+      icon: address.view === view ? ('check' as const) : undefined,
+      act: () => to({ view }),
+    })),
+    ...QUICK_VIEWS.map(({ label, look }) => ({
+      label,
+      icon: 'arrow-right' as const,
+      act: () => to({ ...look, day: today }),
+    })),
+    ...(wide ? [] : PHONE_ITEMS),
+  ];
   const name = words.plan.view[address.view];
   return (
     <>
@@ -29,59 +59,20 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
       />
       {anchor ? (
         <Popover anchor={anchor} label={words.plan.views} onClose={() => setAnchor(null)}>
-          {VIEWS.map((view) => (
-            <Button
-              key={view}
-              role="menuitem"
-              kind="quiet"
-              label={words.plan.view[view]}
-              icon={address.view === view ? 'check' : undefined}
-              style={styles.item}
-              onPress={act(() => to({ view }))}
-            />
-          ))}
-          {QUICK_VIEWS.map(({ label, look }) => (
+          {items.map(({ label, icon, act }) => (
             <Button
               key={label}
               role="menuitem"
               kind="quiet"
-              icon="arrow-right"
+              icon={icon}
               label={label}
               style={styles.item}
-              onPress={act(() => to({ ...look, day: today }))}
+              onPress={() => {
+                setAnchor(null);
+                act();
+              }}
             />
           ))}
-          {wide ? null : (
-            <>
-              <Button
-                role="menuitem"
-                kind="quiet"
-                icon="bookmark-outline"
-                label={words.presets.title}
-                style={styles.item}
-                onPress={act(() => workspace.openSheet('presets'))}
-              />
-              <Button
-                role="menuitem"
-                kind="quiet"
-                icon="tune-variant"
-                label={words.look.title}
-                style={styles.item}
-                onPress={act(() => workspace.openSheet('look'))}
-              />
-              <Button
-                role="menuitem"
-                kind="quiet"
-                icon="note-text-outline"
-                label={words.desk.restOfToday}
-                style={styles.item}
-                onPress={act(() => {
-                  workspace.clearSelection();
-                  workspace.setDesk(true);
-                })}
-              />
-            </>
-          )}
         </Popover>
       ) : null}
     </>

@@ -1,7 +1,8 @@
 import { useCallback, useMemo } from 'react';
+import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
 import { eventAt, targetOfKey } from '@/core/change/target';
-import type { Calendar } from '@/core/model/calendar';
+import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import { DAY, dateString, localString, MINUTE, startOfWeek, weekdayOf } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import {
@@ -23,7 +24,7 @@ export function usePlanActions(
   target: Calendar | undefined,
 ) {
   const { store, clock } = useOpenStore();
-  const { defaultLengthMinutes } = useSettings();
+  const settings = useSettings();
   const { to } = usePlanAddress();
   const { zone, view, day } = address;
 
@@ -73,17 +74,22 @@ export function usePlanActions(
   );
   const startDraft = useCallback(
     (startWall: number, endWall: number, allDay: boolean, calendarId = target?.id) => {
-      if (calendarId === undefined) return;
-      const zoned = (wall: number) => ({ kind: 'zoned' as const, local: localString(wall), zone });
+      const named =
+        calendarId === undefined ? undefined : store.getSnapshot().state.calendars.get(calendarId);
+      // A place that belongs to a calendar that can't be changed gives the entry to the usual one.
+      const calendar = isReadOnly(named) ? target : named;
+      if (!calendar) return;
+      const zoned = (wall: number) =>
+        inCalendarZone({ kind: 'zoned', local: localString(wall), zone }, calendar, zone);
       const whole = (wall: number) => ({ kind: 'date' as const, date: dateString(Math.floor(wall / DAY)) });
       const fields = allDay
-        ? blankFields(calendarId, whole(startWall), whole(endWall))
-        : blankFields(calendarId, zoned(startWall), zoned(endWall));
+        ? blankFields(calendar.id, whole(startWall), whole(endWall))
+        : blankFields(calendar.id, zoned(startWall), zoned(endWall));
       workspace.clearSelection();
       workspace.edit({ fields, panel: 'quick' });
       workspace.setDesk(true);
     },
-    [target, zone],
+    [store, target, zone],
   );
   const gridActions = useMemo(
     (): GridActions => ({
@@ -100,14 +106,16 @@ export function usePlanActions(
           workspace.edit(null);
           return;
         }
-        const end = allDay ? startWall + DAY : startWall + defaultLengthMinutes * MINUTE;
+        const calendar = store.getSnapshot().state.calendars.get(calendarId ?? target?.id ?? '');
+        const minutes = lengthOfNew(isReadOnly(calendar) ? target : calendar, settings);
+        const end = allDay ? startWall + DAY : startWall + minutes * MINUTE;
         startDraft(startWall, end, allDay, calendarId);
       },
       draft: startDraft,
       move: (key, move) => commands.move(targetOfKey(key), move),
       copy: (key, move) => void commands.copy(targetOfKey(key), move),
     }),
-    [commands, startDraft, defaultLengthMinutes],
+    [store, commands, startDraft, target, settings],
   );
   return { step, today, todayNumber, toWeek, toDays, openDay, selectDay, open, gridActions };
 }

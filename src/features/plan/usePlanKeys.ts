@@ -4,11 +4,13 @@ import { VIEWS } from '@/core/model/look';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { type Commands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { usePresets } from '@/store';
+import { QUICK_VIEWS } from './viewChoices';
 import { useApplyPreset } from './presets/useApplyPreset';
 
 interface KeyActions {
   readonly step: (direction: 1 | -1) => void;
   readonly today: () => void;
+  readonly todayNumber: () => number;
   readonly focusLine: () => void;
   readonly open: (key: string) => void;
 }
@@ -77,6 +79,8 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
       }
       const view = VIEWS[Number(event.key) - 1];
       if (view) return act(() => to({ view }));
+      const quick = QUICK_VIEWS.find(({ key }) => key === event.key.toLowerCase());
+      if (quick) return act(() => to({ ...quick.look, day: actions.todayNumber() }));
       switch (event.key) {
         case '[':
           return act(() => actions.step(-1));

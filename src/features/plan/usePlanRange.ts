@@ -1,12 +1,19 @@
 import { useMemo } from 'react';
-import { type DayRange, rangeOf, shownDays, stepRange } from '@/core/layout/views';
+import { type DayRange, MOST_DAYS, rangeOf, shownDays, stepRange } from '@/core/layout/views';
 import type { PeriodSet } from '@/core/model/periodSet';
 import { type Period, periodAt, periodBeside } from '@/core/time/periods';
 import type { PlanAddress } from '@/features/workspace';
 import { usePeriodSets, useSettings } from '@/store';
 
-/** Views that can show a period in place of weeks or days. */
-const WITH_PERIODS = new Set<PlanAddress['view']>(['weeks', 'agenda']);
+/** The views that are about a range of days, not just about those that they show. */
+const ABOUT_RANGE = new Set<PlanAddress['view']>(['weeks', 'agenda', 'year']);
+
+/** The period of a set at a day, where a view can show it: *Days* shows those that are short enough. */
+export function shownPeriod(view: PlanAddress['view'], set: PeriodSet, day: number): Period | undefined {
+  const period = periodAt(set.rule, day);
+  if (!period || ABOUT_RANGE.has(view)) return period;
+  return view === 'days' && period.end - period.first <= MOST_DAYS ? period : undefined;
+}
 
 /** What of the calendar is shown, and where a step leads. */
 export interface PlanRange {
@@ -24,12 +31,9 @@ export function usePlanRange(address: PlanAddress): PlanRange {
   const { workingPattern } = useSettings();
   const sets = usePeriodSets();
   return useMemo(() => {
-    const set = WITH_PERIODS.has(address.view)
-      ? sets.find(({ id }) => id === address.periodSetId)
-      : undefined;
-    const period = set && periodAt(set.rule, address.day);
+    const set = sets.find(({ id }) => id === address.periodSetId);
+    const period = set && shownPeriod(address.view, set, address.day);
     const days = shownDays(address, workingPattern, { period });
-    const isAboutRange = address.view === 'weeks' || address.view === 'agenda';
     const stepped = (direction: 1 | -1): number | undefined =>
       set && period
         ? periodBeside(set.rule, period, direction)?.first
@@ -38,13 +42,15 @@ export function usePlanRange(address: PlanAddress): PlanRange {
       const day = stepped(direction);
       // A year and an agenda ask for their days themselves.
       if (day === undefined || address.view === 'year' || address.view === 'agenda') return [];
-      const beside = set && periodAt(set.rule, day);
+      const beside = set && shownPeriod(address.view, set, day);
       const shown = shownDays({ ...address, day }, workingPattern, { period: beside });
       return [{ first: shown[0]!, end: shown.at(-1)! + 1 }];
     });
     return {
       days,
-      range: isAboutRange ? rangeOf(address, period) : { first: days[0]!, end: days.at(-1)! + 1 },
+      range: ABOUT_RANGE.has(address.view)
+        ? rangeOf(address, period)
+        : { first: days[0]!, end: days.at(-1)! + 1 },
       period: set && period ? { set, period } : undefined,
       stepped,
       neighbours,

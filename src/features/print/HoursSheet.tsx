@@ -4,7 +4,7 @@ import { daysOf, isRibbon, type Occurrence } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { agendaDayText, timeRangeText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
-import { classes } from './printClasses';
+import { CARD_LINE, classes } from './printClasses';
 import { printArea } from './SheetFrame';
 import type { PrintPaper } from './usePrintPaper';
 
@@ -106,14 +106,17 @@ export function HoursSheet({
                   <span className={classes.mark} style={mark}>
                     {letters}
                   </span>
-                  <span className={classes.cardTitle}>
-                    {occurrence.title || words.entry.noTitle}
-                    {occurrence.availability === 'tentative' ? ' ?' : ''}
-                  </span>{' '}
-                  {[timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]
-                    .filter(Boolean)
-                    .join(' · ')}
-                  {notes ? <div className={classes.notes}>{notes}</div> : null}
+                  <div style={{ maxHeight: wholeLines(card.height) * CARD_LINE, overflow: 'hidden' }}>
+                    <span className={classes.cardTitle}>
+                      {occurrence.title || words.entry.noTitle}
+                      {occurrence.availability === 'tentative' ? ' ?' : ''}
+                    </span>{' '}
+                    <span style={{ whiteSpace: 'nowrap' }}>
+                      {timeRangeText(occurrence.startWall, occurrence.endWall)}
+                    </span>
+                    {occurrence.location ? ` · ${occurrence.location}` : ''}
+                    {notes ? <div className={classes.notes}>{notes}</div> : null}
+                  </div>
                 </div>
               );
             })}
@@ -128,6 +131,9 @@ export function HoursSheet({
     </div>
   );
 }
+
+/** The lines that a card has room for: none is cut through. */
+const wholeLines = (height: number): number => Math.max(1, Math.floor((height - 4) / CARD_LINE));
 
 /** An entry outside the printed hours: its time and title on one line. */
 function Outside({ occurrence, letters }: { occurrence: Occurrence; letters: string }) {

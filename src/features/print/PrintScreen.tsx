@@ -7,7 +7,7 @@ import { dateString, isRealDate, MINUTE, parseDate } from '@/core/time/civil';
 import { periodAt } from '@/core/time/periods';
 import { patternHours } from '@/core/time/workingPattern';
 import { usePlanAddress } from '@/features/workspace';
-import { useCalendars, useDays, usePeriodSets, useSettings } from '@/store';
+import { useListedCalendars, useDays, usePeriodSets, useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -39,7 +39,7 @@ export function PrintScreen() {
   const router = useRouter();
   const { address } = usePlanAddress();
   const { workingPattern } = useSettings();
-  const calendars = useCalendars();
+  const calendars = useListedCalendars();
   const [hidden, setHidden] = useState<readonly string[]>(address.hidden);
   const sets = usePeriodSets();
   const periods = sets.flatMap((set) => {

@@ -5,6 +5,9 @@ const INK = '#17211D';
 const QUIET = '#4A5751';
 const LINE = '#9AA59C';
 
+/** Pixels of a line of a card. */
+export const CARD_LINE = 14;
+
 /** The look of paper: the same on a dark screen. */
 export const classes = pageClasses('paper', {
   sheet: {
@@ -63,7 +66,7 @@ export const classes = pageClasses('paper', {
     borderRadius: 3,
     borderWidth: 1,
     padding: '1px 3px 1px 25px',
-    lineHeight: '14px',
+    lineHeight: `${CARD_LINE}px`,
     fontSize: 11,
   },
   mark: {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { changeSession } from '@/core/change/calendarChanges';
 import type { DueReminder } from '@/core/reminders/dueReminders';
-import { useOpenStore, useSettings } from '@/store';
+import { useCalendarKinds, useOpenStore, useSettings } from '@/store';
 
 /** How often the page looks for reminders that have fallen due. */
 const LOOK_EVERY = 5_000;
@@ -13,6 +13,7 @@ const LOOK_EVERY = 5_000;
 export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   const { store, clock } = useOpenStore();
   const { homeZone, workingPattern } = useSettings();
+  const { unlisted } = useCalendarKinds();
   const [due, setDue] = useState<readonly DueReminder[]>([]);
   const looked = useRef<number | null>(null);
   const notify = useRef(onDue);
@@ -37,7 +38,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
       const from = looked.current ?? (known !== undefined && known <= now ? known : now);
       looked.current = now;
       if (from >= now) return;
-      const found = await store.engine.reminders(from, now, homeZone, workingPattern);
+      const found = await store.engine.reminders(from, now, homeZone, workingPattern, unlisted);
       if (found.length === 0) return;
       setDue((before) => [
         ...before,
@@ -48,7 +49,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
     void look();
     const timer = setInterval(() => void look(), LOOK_EVERY);
     return () => clearInterval(timer);
-  }, [store, clock, homeZone, workingPattern]);
+  }, [store, clock, homeZone, workingPattern, unlisted]);
 
   const dismiss = useCallback(
     (keys: readonly string[]) => {

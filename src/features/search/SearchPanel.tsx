@@ -4,6 +4,7 @@ import { SEARCH_FIELDS, type SearchField, type SearchHit } from '@/core/search/e
 import { DAY } from '@/core/time/civil';
 import { usePlanAddress, workspace } from '@/features/workspace';
 import { useCalendars, useOpenStore, useSearch } from '@/store';
+import { useBackCloses } from '@/ui/backCloses';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { TextField } from '@/ui/primitives/Field';
@@ -39,6 +40,7 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   const hits = answer?.hits ?? [];
   const active = hits.findIndex(({ occurrence }) => occurrence.key === activeKey);
   const close = () => workspace.search(false);
+  useBackCloses(close, !wide);
   const { hidden } = address;
   const show = useCallback(
     (hit: SearchHit) => {
@@ -131,7 +133,7 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
                   ].join(' ')}
         </AppText>
       </View>
-      <ScrollView style={styles.list}>
+      <ScrollView tabIndex={0} style={styles.list}>
         <View ref={list} role={'listbox' as never} id={`${id}-list`} aria-label={words.search.results}>
           {text.trim() === ''
             ? null

@@ -10,6 +10,7 @@ import { instantOf, wallOf, zoneOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { useCommands, usePlanAddress, workspace } from '@/features/workspace';
 import { useNow, useSettings, useSnapshot } from '@/store';
+import { useBackCloses } from '@/ui/backCloses';
 import { dateText, shortDayText, timeRangeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -36,6 +37,7 @@ export function SeriesPage({ seriesId }: { seriesId: string }) {
   const state = useSnapshot((snapshot) => snapshot.state);
   const box = useRef<View>(null);
   const close = () => workspace.showSeries(null);
+  useBackCloses(close);
   const event = state.entries.get(seriesId);
   const calendar = event && state.calendars.get(event.calendarId);
   const wide = width >= WIDE;

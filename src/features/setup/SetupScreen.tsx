@@ -1,38 +1,92 @@
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { TitleText } from '@/ui/primitives/AppText';
+import { type ComponentType, Suspense, useRef } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { backupSection } from '@/features/interchange';
 import { PeriodSection } from '@/features/periods';
+import { useSettings } from '@/store';
+import { fetchQuietly, later } from '@/ui/later';
+import { TitleText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
+import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
-import { CalendarList } from './CalendarList';
-import { DataSection } from './DataSection';
+import { BinSection } from './BinSection';
+import { DemoSection } from './DemoSection';
+import { FilesSection } from './FilesSection';
+import { GeneralSection } from './GeneralSection';
+import type { SectionId } from './sectionId';
+import { SectionIndex } from './SectionIndex';
 
-/** Calendars, files, and what else is set once. */
+const calendarList = later(() => import('@/features/exchange').then((module) => module.CalendarList));
+const categorySection = later(() => import('@/features/exchange').then((module) => module.CategorySection));
+const attachmentSection = later(() =>
+  import('@/features/exchange').then((module) => module.AttachmentSection),
+);
+fetchQuietly(calendarList, categorySection, attachmentSection);
+
+const CONTENTS: Record<SectionId, ComponentType> = {
+  calendars: calendarList.Later,
+  categories: categorySection.Later,
+  periods: PeriodSection,
+  files: FilesSection,
+  backup: backupSection.Later,
+  attachments: attachmentSection.Later,
+  general: GeneralSection,
+  demo: DemoSection,
+  bin: BinSection,
+};
+const SECTION_IDS = Object.keys(CONTENTS) as SectionId[];
+
+/** From this width on, the index of the sections stands beside them. */
+const INDEX_BESIDE = 1000;
+
+/** Calendars, files, and what else is set once: sections under one another, with an index that leads to each. */
 export function SetupScreen() {
   const { colours } = useTheme();
+  const { width } = useWindowDimensions();
+  const { demoNow } = useSettings();
+  const list = useRef<View>(null);
+  const beside = width >= INDEX_BESIDE;
+  const shown = SECTION_IDS.filter((id) => id !== 'demo' || demoNow !== undefined);
+  const index = (
+    <SectionIndex ids={shown} beside={beside} list={list as unknown as React.RefObject<HTMLElement | null>} />
+  );
   return (
-    <ScrollView role="main" style={{ backgroundColor: colours.page }} contentContainerStyle={styles.page}>
-      <TitleText level={1} size="display">
-        {words.places.setup}
-      </TitleText>
-      <View style={styles.section}>
-        <TitleText>{words.calendars.title}</TitleText>
-        <CalendarList />
-      </View>
-      <PeriodSection />
-      <DataSection />
-    </ScrollView>
+    <View role="main" style={[styles.screen, { backgroundColor: colours.page }]}>
+      {beside ? index : null}
+      <ScrollView style={styles.scroller} contentContainerStyle={styles.page}>
+        <TitleText level={1} size="display">
+          {words.places.setup}
+        </TitleText>
+        {beside ? null : index}
+        <View ref={list} style={styles.sections}>
+          {shown.map((id) => {
+            const Content = CONTENTS[id];
+            return (
+              <View
+                key={id}
+                nativeID={`section-${id}`}
+                role="region"
+                aria-label={words.setup.sections[id]}
+                tabIndex={-1}
+                style={[styles.section, webStyle({ scrollMarginTop: space(5) })]}
+              >
+                <TitleText>{words.setup.sections[id]}</TitleText>
+                <Suspense fallback={null}>
+                  <Content />
+                </Suspense>
+              </View>
+            );
+          })}
+        </View>
+      </ScrollView>
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
-  page: {
-    padding: space(4),
-    gap: space(6),
-    maxWidth: 760,
-    width: '100%',
-    alignSelf: 'center',
-    paddingBottom: space(16),
-  },
-  section: { gap: space(3) },
+  screen: { flex: 1, flexDirection: 'row', justifyContent: 'center' },
+  scroller: { flexGrow: 1, flexShrink: 1, maxWidth: 800 },
+  page: { padding: space(4), gap: space(5), paddingBottom: space(16) },
+  sections: { gap: space(8) },
+  section: { gap: space(3), outlineWidth: 0 },
 });

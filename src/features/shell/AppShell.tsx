@@ -1,7 +1,8 @@
-import { type ReactNode, Suspense, useEffect } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { ImportHost } from '@/features/interchange';
+import { preloadDesk } from '@/features/desk';
+import { BackupOffer, ImportHost, preloadInterchange } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
 import { useWorkspace } from '@/features/workspace';
@@ -15,14 +16,27 @@ import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
 import { ScopeSheet } from './ScopeSheet';
 
+/** What works on its own while the page is open. */
+const feedHost = later(() => import('@/features/exchange').then((module) => module.FeedHost));
+const publishHost = later(() => import('@/features/exchange').then((module) => module.PublishHost));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
 const NOTHING = { events: [], calendars: [], workingPattern: standardWorkingPattern, now: 0 };
 
-/** Parts that are not needed at once are fetched in a quiet moment, so that they work without the server later. */
-function usePreload(): void {
+/** Whoever saves data has the parts that work on their own come so long after the page, in milliseconds. */
+const REST_MS = 3000;
+
+/**
+ * Parts that are not needed at once are fetched in a quiet moment, so that they work without the server later. Tells when
+ * the page has come to rest.
+ */
+function usePreload(): boolean {
+  const [isAtRest, setIsAtRest] = useState(false);
   useEffect(() => {
-    if (savesData()) return;
+    if (savesData()) {
+      const rest = setTimeout(() => setIsAtRest(true), REST_MS);
+      return () => clearTimeout(rest);
+    }
     const preload = () => {
       void Promise.all([
         import('@/features/print'),
@@ -34,14 +48,19 @@ function usePreload(): void {
         import('@/core/entryline/parseEntryLine'),
         preloadZonePicker(),
         preloadZoneSettings(),
+        preloadDesk(),
+        preloadInterchange(),
+        ...[feedHost, publishHost].map(({ fetchAhead }) => fetchAhead()),
         calendarFiles().write([], undefined, NOTHING),
       ]).then(() => {
         document.documentElement.dataset.loaded = 'all';
+        setIsAtRest(true);
       });
     };
     const handle = setTimeout(() => requestIdleCallback(preload), 500);
     return () => clearTimeout(handle);
   }, []);
+  return isAtRest;
 }
 
 /** What stands around every place. */
@@ -50,13 +69,14 @@ export function AppShell({ children }: { children: ReactNode }) {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
   const keysShown = useWorkspace((state) => state.keysShown);
-  usePreload();
+  const isAtRest = usePreload();
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide ? <Places wide /> : null}
       <View style={styles.place}>
         <DeviceZoneQuestion />
         <ReminderHost />
+        <BackupOffer />
         {children}
       </View>
       {wide ? null : <Places wide={false} />}
@@ -68,6 +88,12 @@ export function AppShell({ children }: { children: ReactNode }) {
         </Suspense>
       ) : null}
       <ImportHost />
+      {isAtRest ? (
+        <Suspense fallback={null}>
+          <feedHost.Later />
+          <publishHost.Later />
+        </Suspense>
+      ) : null}
     </View>
   );
 }

@@ -10,6 +10,7 @@ const KEYS: { keys: string[]; does: string }[] = [
   { keys: ['1', '…', '8'], does: words.keys.list.views },
   { keys: ['[', ']'], does: words.keys.list.steps },
   { keys: ['.'], does: words.keys.list.today },
+  { keys: ['N', 'M'], does: words.keys.list.next },
   { keys: ['T'], does: words.keys.list.goto },
   { keys: ['/'], does: words.keys.list.search },
   { keys: ['F'], does: words.keys.list.filter },

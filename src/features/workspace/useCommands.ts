@@ -4,9 +4,12 @@ import { binEntries, binLater } from '@/core/change/binEntries';
 import { changeEntry, changesRule, createEntry } from '@/core/change/entryChanges';
 import { type ChangeResult, type EventFields, isRefused } from '@/core/change/eventFields';
 import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
+import { againOn, copyToCalendar, duplicateEntry } from '@/core/change/copyEntries';
 import { copyEntry, type Move, moveEntry } from '@/core/change/moveEntry';
 import type { ChangeContext, Patch, Summary } from '@/core/change/patch';
+import { readOnlyTouched } from '@/core/change/readOnly';
 import { isRecurring, type Scope, SCOPES, type Target, targetKey, targetOfKey } from '@/core/change/target';
+import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/eventTime';
 import { DAY } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
@@ -54,8 +57,15 @@ export function useCommands(viewZone?: string) {
       newId: () => crypto.randomUUID(),
       zone: viewZone ?? state().settings.get('settings')?.homeZone ?? 'UTC',
     });
+    const refuse = (text: string): void => workspace.say({ text, tone: 'problem', undo: false });
+    /** Says so, and answers true, where a calendar's entries can't be changed. */
+    const isClosed = (calendar: Calendar | undefined): boolean => {
+      if (!calendar || !isReadOnly(calendar)) return false;
+      refuse(words.calendars.closed(calendar.name, calendar.feed !== undefined));
+      return true;
+    };
     const commit = (patch: Patch): void => {
-      if (patch.changes.length === 0) return;
+      if (patch.changes.length === 0 || isClosed(readOnlyTouched(state(), patch))) return;
       void store.commit(patch);
       const where = placeOf(patch, context().zone);
       workspace.say({
@@ -67,9 +77,10 @@ export function useCommands(viewZone?: string) {
     };
     const take = (result: ChangeResult): Patch | undefined => {
       if (isRefused(result)) {
-        workspace.say({ text: words.refusals[result.refused], tone: 'problem', undo: false });
+        refuse(words.refusals[result.refused]);
         return undefined;
       }
+      if (isClosed(readOnlyTouched(state(), result))) return undefined;
       commit(result);
       return result;
     };
@@ -78,6 +89,8 @@ export function useCommands(viewZone?: string) {
       about: ScopeQuestion['about'],
       scopes: readonly Scope[] = SCOPES,
     ): Promise<Scope | undefined> => {
+      const calendarId = state().entries.get(target.entryId)?.calendarId ?? '';
+      if (about !== 'copy' && isClosed(state().calendars.get(calendarId))) return undefined;
       if (!isRecurring(state(), target)) return 'this';
       // The series itself is meant, where no occurrence is named.
       if (target.recurrenceKey === undefined && state().entries.get(target.entryId)?.recurrence)
@@ -96,6 +109,31 @@ export function useCommands(viewZone?: string) {
     return {
       context,
       commit,
+      refuse,
+      /** Makes a change that names new files: all of it or nothing, and it is said. */
+      async commitWithFiles(patch: Patch, files: ReadonlyMap<string, string>): Promise<boolean> {
+        if (isClosed(readOnlyTouched(state(), patch))) return false;
+        const failure = await store.commitWithFiles(patch, files);
+        if (failure === undefined)
+          workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true });
+        else if (failure !== 'taken-back') refuse(words.failures[failure]);
+        return failure === undefined;
+      },
+      copyTo(keys: readonly string[], calendarId: string): void {
+        commit(copyToCalendar(state(), keys.map(targetOfKey), calendarId, context()));
+      },
+      duplicate(key: string): void {
+        const patch = duplicateEntry(state(), targetOfKey(key), context());
+        if (!patch) return;
+        commit(patch);
+        const put = keyOfPut(patch);
+        if (put && !patch.changes.some(({ after }) => after && 'recurrence' in after)) workspace.select(put);
+      },
+      /** The same entry on other days, given as day numbers. */
+      againOn(key: string, days: readonly number[]): void {
+        const patch = againOn(state(), targetOfKey(key), days, context());
+        if (patch) commit(patch);
+      },
       entry: (id: string) => state().entries.get(id),
       create(fields: EventFields): Patch | undefined {
         const patch = take(createEntry(state(), fields, context()));

@@ -6,6 +6,7 @@ import { readLook, writeLook } from '@/core/model/lookParameters';
 import { DAY, dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { useOpenStore, useSettings } from '@/store';
+import { keepPlaceInHistory } from '@/ui/backCloses';
 import { WIDE } from '@/ui/theme/tokens';
 
 /** What Plan shows, as its address says: how it looks at the calendar, the selected day, and the preset in use. */
@@ -53,7 +54,7 @@ export function usePlanAddress() {
       /** Goes to a changed address; the one before is a step back. `quietly`: takes its place instead. */
       to(changes: Partial<PlanAddress>, { quietly = false }: { quietly?: boolean } = {}) {
         const { day, presetId, zone, ...look } = changes;
-        if (!quietly) keepPlaceInHistory();
+        keepPlaceInHistory(quietly);
         router.setParams({
           ...writeLook(look),
           ...(day === undefined ? {} : { date: dateString(day) }),
@@ -65,12 +66,4 @@ export function usePlanAddress() {
     [router, homeZone],
   );
   return { address, to: change.to };
-}
-
-/**
- * The router puts changed parameters in place of the page's present history entry. With a copy of that entry left behind,
- * the browser's back button returns to it.
- */
-function keepPlaceInHistory(): void {
-  window.history.pushState({ id: crypto.randomUUID() }, '', window.location.href);
 }

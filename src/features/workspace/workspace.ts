@@ -49,7 +49,7 @@ interface Workspace {
 }
 
 /** What Plan opens sheets for. */
-export type PlanSheet = 'look' | 'filter' | 'presets' | 'goto';
+export type PlanSheet = 'look' | 'filter' | 'presets' | 'goto' | 'export';
 
 export const useWorkspace = create<Workspace>()(() => ({
   selected: [],

@@ -81,6 +81,12 @@ export function ZonePicker({
     document.getElementById(`${id}-${next}`)?.scrollIntoView({ block: 'nearest' });
   };
 
+  /** Of what is written now: a hurried Enter may come before its list is drawn. */
+  const takenByEnter = (): string | undefined => {
+    if (asked === text) return rows[current]?.value;
+    return text.trim() ? searchZones(text, now)[0]?.zone : undefined;
+  };
+
   return (
     <Sheet title={words.zones.pick} closeLabel={words.actions.close} onClose={onClose}>
       <View
@@ -89,9 +95,11 @@ export function ZonePicker({
             if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
               event.preventDefault();
               walk(event.key === 'ArrowDown' ? 1 : -1);
-            } else if (event.key === 'Enter' && rows[current]) {
+            } else if (event.key === 'Enter') {
+              const taken = takenByEnter();
+              if (taken === undefined) return;
               event.preventDefault();
-              onPick(rows[current].value);
+              onPick(taken);
             }
           },
         })}

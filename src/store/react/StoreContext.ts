@@ -1,5 +1,5 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
-import type { Calendar } from '@/core/model/calendar';
+import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { Settings } from '@/core/model/settings';
 import { initialSettings } from '@/core/model/initialSettings';
 import { calendarsInOrder } from '@/core/change/calendarChanges';
@@ -31,12 +31,49 @@ const fallbackSettings = initialSettings('UTC');
 export const useSettings = (): Settings =>
   useSnapshot(({ state }) => state.settings.get('settings') ?? fallbackSettings);
 
-let ordered: { from: ReadonlyMap<string, Calendar>; list: Calendar[] } | undefined;
+/** What follows from the calendars, made once for each state of them. */
+interface CalendarLists {
+  readonly from: ReadonlyMap<string, Calendar>;
+  readonly all: readonly Calendar[];
+  readonly listed: readonly Calendar[];
+  readonly writable: readonly Calendar[];
+  readonly kinds: { readonly unlisted: readonly string[]; readonly free: readonly string[] };
+}
 
-/** All calendars in the person's order. */
-export function useCalendars(): Calendar[] {
-  return useSnapshot(({ state }) => {
-    if (ordered?.from !== state.calendars) ordered = { from: state.calendars, list: calendarsInOrder(state) };
-    return ordered.list;
+let made: CalendarLists | undefined;
+const idsOf = (calendars: readonly Calendar[]): string[] => calendars.map(({ id }) => id);
+/** The same lists of ids stay the same, so that a question about days is not asked anew for a calendar's name. */
+function kindsOf(all: readonly Calendar[]): CalendarLists['kinds'] {
+  const kinds = {
+    unlisted: idsOf(all.filter(({ unlisted }) => unlisted)),
+    free: idsOf(all.filter(({ countsAsFree }) => countsAsFree)),
+  };
+  return made && JSON.stringify(made.kinds) === JSON.stringify(kinds) ? made.kinds : kinds;
+}
+
+function listsOf(state: Snapshot['state']): CalendarLists {
+  if (made?.from === state.calendars) return made;
+  const all = calendarsInOrder(state);
+  return (made = {
+    from: state.calendars,
+    all,
+    listed: all.filter(({ unlisted }) => !unlisted),
+    writable: all.filter((calendar) => !isReadOnly(calendar)),
+    kinds: kindsOf(all),
   });
 }
+
+/** All calendars in the person's order. */
+export const useCalendars = (): readonly Calendar[] => useSnapshot(({ state }) => listsOf(state).all);
+
+/** Those that stand on the chips: all but what is put away. */
+export const useListedCalendars = (): readonly Calendar[] =>
+  useSnapshot(({ state }) => listsOf(state).listed);
+
+/** Those that entries can be put in. */
+export const useWritableCalendars = (): readonly Calendar[] =>
+  useSnapshot(({ state }) => listsOf(state).writable);
+
+/** The ids of calendars that are put away, and of those that take no time. */
+export const useCalendarKinds = (): CalendarLists['kinds'] =>
+  useSnapshot(({ state }) => listsOf(state).kinds);

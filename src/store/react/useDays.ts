@@ -6,10 +6,11 @@ import {
   useQueryClient,
 } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import type { DayRange } from '@/core/layout/views';
 import { type EntryFilter, NO_FILTER } from '@/core/model/look';
 import type { DaysAnswer, DaysQuery } from '@/engine/engine';
 import type { Store } from '../store';
-import { useOpenStore, useSettings, useSnapshot } from './StoreContext';
+import { useCalendarKinds, useOpenStore, useSettings, useSnapshot } from './StoreContext';
 
 const NO_CALENDARS: readonly string[] = [];
 
@@ -34,13 +35,22 @@ export function daysOptions(store: Store, version: number, query: DaysQuery) {
 /** A question about days with all that it leaves open filled in. */
 export function useDaysQuery(options: DaysOptions): Omit<DaysQuery, 'firstDay' | 'endDay'> {
   const { homeZone, workingPattern } = useSettings();
+  const { unlisted, free } = useCalendarKinds();
   const {
     hiddenCalendarIds = NO_CALENDARS,
     filter = NO_FILTER,
     withoutCancelled = false,
     zone = homeZone,
   } = options;
-  return { zone, hiddenCalendarIds, filter, withoutCancelled, workingPattern };
+  return {
+    zone,
+    hiddenCalendarIds,
+    unlistedCalendarIds: unlisted,
+    freeCalendarIds: free,
+    filter,
+    withoutCancelled,
+    workingPattern,
+  };
 }
 
 /**
@@ -81,6 +91,21 @@ export function useDays(
     failed: result.isError,
     retry: () => void result.refetch(),
   };
+}
+
+/** How many entries of a range of days are left out; undefined until it is known, or where it is not asked for. */
+export function useLeftOut(range: DayRange | undefined, options: DaysOptions): number | undefined {
+  const { store } = useOpenStore();
+  const version = useSnapshot((snapshot) => snapshot.version);
+  const { first: firstDay = 0, end: endDay = 0 } = range ?? {};
+  const query = { ...useDaysQuery(options), firstDay, endDay };
+  const { data } = useQuery({
+    queryKey: ['left out', version, query],
+    queryFn: () => store.engine.leftOut(query),
+    enabled: range !== undefined,
+    staleTime: Infinity,
+  });
+  return range && data;
 }
 
 function prefetch(client: QueryClient, store: Store, version: number, key: string): void {

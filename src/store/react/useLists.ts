@@ -1,4 +1,6 @@
+import { categoryColours } from '@/core/change/categoryChanges';
 import { presetsInOrder, periodSetsInOrder } from '@/core/change/presetChanges';
+import type { Colour } from '@/core/model/colour';
 import type { PeriodSet } from '@/core/model/periodSet';
 import type { Foldable, State } from '@/core/model/state';
 import type { ViewPreset } from '@/core/model/viewPreset';
@@ -12,6 +14,15 @@ function kept<Name extends 'presets' | 'periodSets', Item>(name: Name, make: (st
     return made.list;
   };
 }
+let colours: { from: State['categories']; map: ReadonlyMap<string, Colour> } | undefined;
+
+/** The colours that categories were given, by their names. */
+export const useCategoryColours = (): ReadonlyMap<string, Colour> =>
+  useSnapshot(({ state }) => {
+    if (colours?.from !== state.categories) colours = { from: state.categories, map: categoryColours(state) };
+    return colours.map;
+  });
+
 const presets = kept('presets', presetsInOrder);
 const periodSets = kept('periodSets', periodSetsInOrder);
 

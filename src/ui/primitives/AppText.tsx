@@ -30,7 +30,7 @@ export function AppText({
   const tones = {
     ink: colours.ink,
     quiet: colours.quietInk,
-    accent: colours.accent,
+    accent: colours.accentInk,
     error: colours.error,
     onPrimary: colours.onPrimary,
   };

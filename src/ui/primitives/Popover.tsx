@@ -1,5 +1,6 @@
-import { type ReactNode, useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Modal, Pressable, StyleSheet, View } from 'react-native';
+import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space } from '../theme/tokens';
 import { webStyle } from '../web';
@@ -18,7 +19,7 @@ export function anchorOf(element: View | null): Anchor {
 
 const WIDTH = 260;
 
-/** A small floating list of actions. Escape and a press outside close it, and the focus goes back. */
+/** A small floating list of actions. Escape, the back button and a press outside close it, and the focus goes back. */
 export function Popover({
   anchor,
   label,
@@ -32,7 +33,14 @@ export function Popover({
 }) {
   const { colours } = useTheme();
   const box = useRef<View>(null);
+  useBackCloses(onClose);
   const left = Math.max(space(2), Math.min(anchor.x, window.innerWidth - WIDTH - space(2)));
+  // A long list keeps inside the window.
+  const [height, setHeight] = useState(0);
+  useLayoutEffect(() => {
+    setHeight((box.current as unknown as HTMLElement).offsetHeight);
+  }, [children]);
+  const lowest = window.innerHeight - height - space(2);
   useEffect(() => {
     (box.current as unknown as HTMLElement | null)
       ?.querySelector<HTMLElement>('[role="menuitem"], [role="radio"], button')
@@ -47,10 +55,11 @@ export function Popover({
         aria-label={label}
         style={[
           styles.box,
-          webStyle({ boxShadow: '0 6px 24px rgba(0,0,0,0.22)' }),
+          webStyle({ boxShadow: '0 6px 24px rgba(0,0,0,0.22)', overflowY: 'auto' }),
           {
             left,
-            top: Math.min(anchor.y + space(1), window.innerHeight - 260),
+            top: Math.max(space(2), Math.min(anchor.y + space(1), lowest)),
+            maxHeight: window.innerHeight - 2 * space(2),
             backgroundColor: colours.card,
             borderColor: colours.line,
           },

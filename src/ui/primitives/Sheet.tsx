@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Modal, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space, WIDE } from '../theme/tokens';
 import { webProps, webStyle } from '../web';
@@ -15,12 +16,13 @@ interface SheetProps {
   footer?: ReactNode;
 }
 
-/** A dialog: in the middle of a wide screen, over the whole of a phone. Escape closes it, and the focus goes back. */
+/** A dialog: in the middle of a wide screen, over the whole of a phone. Escape and the back button close it, and the focus goes back. */
 export function Sheet({ title, closeLabel, onClose, children, footer }: SheetProps) {
   const { colours } = useTheme();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
   const box = useRef<View>(null);
+  useBackCloses(onClose);
   useEffect(() => {
     const sheet = box.current as unknown as HTMLElement | null;
     // A field that asks for the focus has it already.

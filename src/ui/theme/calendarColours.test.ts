@@ -1,6 +1,6 @@
 import Color from 'color';
 import fc from 'fast-check';
-import { HUES } from '@/core/model/calendar';
+import { HUES } from '@/core/model/colour';
 import { calendarColours } from './calendarColours';
 import { darkColours, lightColours } from './tokens';
 

@@ -58,6 +58,8 @@ export interface NeutralColours {
   onPrimary: string;
   /** Now, what is due, and what is selected. */
   accent: string;
+  /** The accent as words: dark enough to be read on cards. */
+  accentInk: string;
   accentTint: string;
   error: string;
   onError: string;
@@ -79,6 +81,7 @@ export const lightColours: NeutralColours = {
   primary: '#14524A',
   onPrimary: '#FFFFFF',
   accent: '#B86E00',
+  accentInk: '#8A5200',
   accentTint: '#FBF1DE',
   error: '#A4262C',
   onError: '#FFFFFF',
@@ -104,6 +107,7 @@ export const darkColours: NeutralColours = {
   primary: '#1C6A60',
   onPrimary: '#FFFFFF',
   accent: '#F2B134',
+  accentInk: '#F2B134',
   accentTint: '#3A2E14',
   error: '#F0898D',
   onError: '#2B0A0C',

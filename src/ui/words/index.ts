@@ -1,4 +1,4 @@
 import { en } from './en';
 
-/** The interface's words. One place, so that another language is one more file. */
+/** The interface's words. One place, so that another language is one more folder. */
 export const words = en;

@@ -1,10 +1,10 @@
 import type { CalendarEvent } from '../../model/entry';
 import { wallOf } from '../../time/eventTime';
+import type { CalendarProperties } from './calendarProperties';
 import type { ReadProblem } from './problems';
 
 /** What a calendar file holds. The events name no calendar of ours yet. */
-export interface CalendarFile {
-  readonly name: string | undefined;
+export interface CalendarFile extends CalendarProperties {
   readonly events: readonly CalendarEvent[];
   readonly problems: readonly ReadProblem[];
 }

@@ -1,14 +1,17 @@
 import { FileError, LARGEST_FILE } from './problems';
 
+/** Whether bytes are a packed archive (ZIP). */
+export const isArchive = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
+
 /**
  * The text of a calendar file.
  * @throws FileError if the bytes can't be one: too many, a packed archive, not UTF-8 (RFC 5545 3.1.4)
  */
-export function fileText(bytes: Uint8Array): string {
+export function fileText(bytes: Uint8Array, largest = LARGEST_FILE): string {
   if (bytes.length === 0) throw new FileError('empty');
-  if (bytes.length > LARGEST_FILE) throw new FileError('too-large');
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5))
-    throw new FileError('zip');
+  if (bytes.length > largest) throw new FileError('too-large');
+  if (isArchive(bytes)) throw new FileError('zip');
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
@@ -46,6 +49,9 @@ export interface ComponentLines {
 
 const BOUND = /^(BEGIN|END):\s*([A-Za-z0-9-]+)\s*$/i;
 
+/** Components that stand in a calendar and in nothing else (RFC 5545 3.6). */
+const OF_A_CALENDAR = new Set(['VEVENT', 'VTODO', 'VJOURNAL', 'VFREEBUSY', 'VTIMEZONE']);
+
 /**
  * The components of a calendar file as a tree of lines.
  * @throws FileError if there is no calendar in it, or if it ends in the middle
@@ -58,6 +64,10 @@ export function componentTree(lines: readonly ContentLine[]): ComponentLines[] {
     const name = bound?.[2]?.toUpperCase() ?? '';
     if (!bound) open.at(-1)?.properties.push(line);
     else if (bound[1]!.toUpperCase() === 'BEGIN') {
+      // One whose end is missing ends where the next begins.
+      if (name === 'VCALENDAR') open.length = 0;
+      else if (OF_A_CALENDAR.has(name))
+        while (open.length > 1 && open.at(-1)!.name !== 'VCALENDAR') open.pop();
       const component: ComponentLines = { name, line: line.line, properties: [], components: [] };
       (open.at(-1)?.components ?? roots).push(component);
       open.push(component);

@@ -78,7 +78,6 @@ test('one bad line loses neither the event nor the file, and is told by its numb
     [7, 'unreadable-rule'],
     [10, 'no-start'],
     [14, 'end-before-start'],
-    [20, 'not-kept-yet'],
   ]);
 });
 

@@ -8,7 +8,6 @@ export const PROBLEM_CODES = [
   'end-before-start',
   'unknown-zone',
   'mapped-zone',
-  'not-kept-yet',
   ...RULE_PROBLEMS,
 ] as const;
 
@@ -20,7 +19,16 @@ export interface ReadProblem {
   readonly detail: string;
 }
 
-export type FileRefusal = 'empty' | 'too-large' | 'zip' | 'wrong-encoding' | 'not-a-calendar' | 'cut-off';
+export type FileRefusal =
+  | 'empty'
+  | 'too-large'
+  | 'zip'
+  | 'wrong-encoding'
+  | 'not-a-calendar'
+  | 'cut-off'
+  | 'not-a-table'
+  | 'not-a-backup'
+  | 'newer-backup';
 
 /** A file that is not read at all. */
 export class FileError extends Error {
@@ -29,6 +37,9 @@ export class FileError extends Error {
     this.name = 'FileError';
   }
 }
+
+/** The largest backup that is read, in bytes: attachments make it long. */
+export const LARGEST_BACKUP = 500 * 1024 * 1024;
 
 /** The largest file that is read, in bytes. */
 export const LARGEST_FILE = 25 * 1024 * 1024;

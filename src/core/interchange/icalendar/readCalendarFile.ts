@@ -1,6 +1,7 @@
 import type { CalendarEvent } from '../../model/entry';
 import { civilDate, DAY } from '../../time/civil';
-import { componentTree, contentLines } from './fileText';
+import { readCalendarProperties } from './calendarProperties';
+import { type ComponentLines, componentTree, contentLines } from './fileText';
 import type { CalendarFile } from './calendarFile';
 import type { ReadProblem } from './problems';
 import { readEvent } from './readEvent';
@@ -20,7 +21,7 @@ const PAUSE_AFTER = 250;
 
 /**
  * Reads an iCalendar file (RFC 5545). Component by component, line by line: what can't be read is reported with
- * its line, and the rest is read.
+ * its line, and the rest is read; what is no event is kept as it stands.
  * @throws FileError if it is no calendar or cut off
  */
 export async function readCalendarFile(text: string, options: ReadOptions): Promise<CalendarFile> {
@@ -37,20 +38,17 @@ export async function readCalendarFile(text: string, options: ReadOptions): Prom
   };
   const components = calendars
     .flatMap((calendar) => calendar.components)
-    .filter((part) => part.name !== 'VTIMEZONE');
+    .filter((part) => part.name === 'VEVENT');
   const events: CalendarEvent[] = [];
+  const unread: ComponentLines[] = [];
   for (const [done, component] of components.entries()) {
     if (done % PAUSE_AFTER === 0) await options.onProgress?.(done, components.length);
-    if (component.name !== 'VEVENT') {
-      context.report({ line: component.line, code: 'not-kept-yet', detail: component.name });
-      continue;
-    }
     const event = readEvent(component, context);
     if (event) events.push(event);
+    else unread.push(component);
   }
-  const nameLine = calendars[0]?.properties.find((line) => /^(NAME|X-WR-CALNAME)[:;]/i.test(line.text))?.text;
   return {
-    name: nameLine?.slice(nameLine.indexOf(':') + 1).trim() || undefined,
+    ...readCalendarProperties(calendars, unread, context),
     events: withSeries(events),
     problems: onceEach(problems),
   };

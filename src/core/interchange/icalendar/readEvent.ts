@@ -1,17 +1,22 @@
 import ICAL from 'ical.js';
-import type { CalendarEvent, Preserved, Reminder } from '../../model/entry';
+import { type CalendarEvent, LONGEST_TITLE, Reminder } from '../../model/entry';
+import type { Preserved } from '../../model/preserved';
 import type { EventTime } from '../../model/eventTime';
-import { parseRule, RecurrenceRuleError } from '../../recurrence/rule';
 import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
 import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
 import { wallToInstant } from '../../time/zones';
 import type { ComponentLines } from './fileText';
-import type { JCalProperty, ReadContext, ReadLine } from './readContext';
+import { COLOUR_PROPERTY, readColour } from './colourProperty';
+import type { ReadContext, ReadLine } from './readContext';
+import { asJCal, readProperties } from './readLines';
 import { readRecurrence } from './readRecurrence';
 import { SKIP_PROPERTY } from './skipDaysOffProperty';
 
 /** Extends a property of our own to the values that TRANSP can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+
+/** Properties that may stand several times and are read whole. */
+const REPEATED = new Set(['rrule', 'rdate', 'exdate', 'categories']);
 
 const KNOWN = new Set([
   'uid',
@@ -34,27 +39,11 @@ const KNOWN = new Set([
   'sequence',
   'created',
   'last-modified',
+  'color',
+  COLOUR_PROPERTY,
   AVAILABILITY_PROPERTY,
   SKIP_PROPERTY,
 ]);
-
-function readProperties(component: ComponentLines, report: ReadContext['report']): ReadLine[] {
-  return component.properties.flatMap((line) => {
-    try {
-      // Rules are read from their text: the standard's parts and those of later standards survive so.
-      if (/^RRULE[:;]/i.test(line.text)) {
-        const value = line.text.slice(line.text.indexOf(':') + 1);
-        parseRule(value);
-        return [{ property: ['rrule', {}, 'recur', value] satisfies JCalProperty, line }];
-      }
-      return [{ property: ICAL.parse.property(line.text) as JCalProperty, line }];
-    } catch (error) {
-      const code = error instanceof RecurrenceRuleError ? 'unreadable-rule' : 'unreadable-line';
-      report({ line: line.line, code, detail: line.text.slice(0, 120) });
-      return [];
-    }
-  });
-}
 
 const LOCAL = /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d:[0-5]\dZ?$/;
 const DATE = /^\d{4}-\d\d-\d\d$/;
@@ -84,9 +73,19 @@ function readTimes({ property, line }: ReadLine, context: ReadContext): EventTim
   });
 }
 
+/** A duration, or undefined if the text is none. */
+function readDuration(text: string): ICAL.Duration | undefined {
+  try {
+    return ICAL.Duration.fromString(text);
+  } catch {
+    return undefined;
+  }
+}
+
 /** The end after a DURATION: days nominal, hours exact (RFC 5545 3.3.6). */
-function afterDuration(start: EventTime, text: string, zone: string): EventTime {
-  const duration = ICAL.Duration.fromString(text);
+function afterDuration(start: EventTime, text: string, zone: string): EventTime | undefined {
+  const duration = readDuration(text);
+  if (!duration) return undefined;
   const sign = duration.isNegative ? -1 : 1;
   const days = atWall(start, wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY);
   const exact = sign * (duration.hours * HOUR + duration.minutes * MINUTE + duration.seconds * 1000);
@@ -104,29 +103,43 @@ function readEnd(
 ) {
   const day = start.kind === 'date' ? DAY : 0;
   if (end) return end.kind === 'date' && start.kind !== 'date' ? atWall(start, wallOf(end)) : end;
-  if (duration !== undefined) return afterDuration(start, duration, context.zone);
-  return atWall(start, wallOf(start) + day);
+  const after = duration === undefined ? undefined : afterDuration(start, duration, context.zone);
+  return after ?? atWall(start, wallOf(start) + day);
 }
+
+/** What a reminder of an entry without a title says in a file. */
+export const PLAIN_REMINDER = 'Reminder';
 
 /** The reminders that the model can say; other alarms are kept as they are. */
 function readAlarms(
   component: ComponentLines,
+  title: string,
   context: ReadContext,
 ): { reminders: Reminder[]; kept: unknown[][] } {
   const reminders: Reminder[] = [];
   const kept: unknown[][] = [];
   for (const part of component.components) {
-    const properties = readProperties(part, context.report).map((read) => read.property);
+    const [name, properties, parts] = asJCal(part, context.report);
     const value = (name: string) => properties.find((property) => property[0] === name);
     const trigger = value('trigger');
     const action = String(value('action')?.[3] ?? '').toUpperCase();
     const related = String(trigger?.[1]['related'] ?? 'START').toUpperCase();
-    const before =
-      trigger?.[2] === 'duration' ? -ICAL.Duration.fromString(String(trigger[3])).toSeconds() / 60 : NaN;
+    const length = trigger?.[2] === 'duration' ? readDuration(String(trigger[3])) : undefined;
+    const before = length ? -length.toSeconds() / 60 : NaN;
+    const text = value('description');
     const simple =
-      part.name === 'VALARM' && action === 'DISPLAY' && related === 'START' && properties.length <= 3;
-    if (simple && Number.isInteger(before) && before >= 0) reminders.push({ minutesBefore: before });
-    else kept.push([part.name.toLowerCase(), properties, readAlarms(part, context).kept]);
+      name === 'valarm' &&
+      action === 'DISPLAY' &&
+      related === 'START' &&
+      properties.length === (text ? 3 : 2) &&
+      Object.keys(text?.[1] ?? {}).length + parts.length === 0;
+    const description = String(text?.[3] ?? '');
+    const reminder = Reminder.safeParse({
+      minutesBefore: before,
+      ...(description && description !== (title || PLAIN_REMINDER) ? { description } : {}),
+    });
+    if (simple && reminder.success) reminders.push(reminder.data);
+    else kept.push([name, properties, parts]);
   }
   return { reminders, kept };
 }
@@ -139,6 +152,22 @@ const oneOf = <Values extends Record<string, string>>(
   values: Values,
   text: string,
 ): Values[keyof Values] | undefined => values[text.toUpperCase() as keyof Values];
+
+/** Parameters that the model holds with the value. */
+const READ_PARAMETERS = new Set(['tzid', 'value', 'range']);
+
+/** The parameters of known properties that the model does not hold, such as LANGUAGE and ALTREP, by property. */
+function parametersOf(lines: readonly ReadLine[]): Pick<Preserved, 'parameters'> {
+  const parameters: NonNullable<Preserved['parameters']> = {};
+  for (const { property } of lines) {
+    const [name, given] = property;
+    if (!KNOWN.has(name) || (REPEATED.has(name) && name !== 'categories')) continue;
+    if (name === SKIP_PROPERTY || name in parameters) continue;
+    const further = Object.entries(given).filter(([parameter]) => !READ_PARAMETERS.has(parameter));
+    if (further.length > 0) parameters[name] = Object.fromEntries(further);
+  }
+  return Object.keys(parameters).length > 0 ? { parameters } : {};
+}
 
 /** Reads a VEVENT (RFC 5545 3.6.1), or undefined if it has no readable start. Which series it belongs to is set later. */
 export function readEvent(component: ComponentLines, context: ReadContext): CalendarEvent | undefined {
@@ -184,13 +213,31 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   const further = recurrence.dates.length + (recurrence.periods?.length ?? 0);
   const recurs = !recurrenceId && recurrence.rules.length + further > 0;
   const status = oneOf(STATUS, text('status')) ?? 'confirmed';
-  const { reminders, kept } = readAlarms(component, context);
+  const title = text('summary').slice(0, LONGEST_TITLE);
+  const { reminders, kept } = readAlarms(component, title, context);
+  const colour = readColour(lines.map(({ property }) => property));
+  const classification = oneOf(CLASSIFICATION, text('class'));
+  const unsaid = new Set([
+    ...(text('class') !== '' && classification === undefined ? ['class'] : []),
+    ...(text('status') !== '' && oneOf(STATUS, text('status')) === undefined ? ['status'] : []),
+    ...(text('summary') === title ? [] : ['summary']),
+    ...(colour === undefined ? ['color'] : []),
+  ]);
   const preserved: Preserved = {
     properties: [
-      ...lines.map(({ property }) => property).filter(([name]) => !KNOWN.has(name)),
+      ...lines
+        .map(({ property }) => property)
+        .filter(
+          (property) =>
+            !KNOWN.has(property[0]) ||
+            unsaid.has(property[0]) ||
+            // Of what may stand once, the first counts; a second one is not lost either.
+            (!REPEATED.has(property[0]) && property !== named(property[0])[0]!.property),
+        ),
       ...keptOfRecurrence,
     ],
     components: kept as Preserved['components'],
+    ...parametersOf(lines),
   };
   const id = context.newId();
   return {
@@ -198,7 +245,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
     id,
     uid: text('uid') || `${id}@orderly-week`,
     calendarId: '-',
-    title: text('summary').slice(0, 1000),
+    title,
     start,
     end,
     ...(recurs ? { recurrence } : {}),
@@ -211,7 +258,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
         : status === 'tentative'
           ? 'tentative'
           : 'busy'),
-    classification: oneOf(CLASSIFICATION, text('class')) ?? (text('class') ? 'private' : 'public'),
+    classification: classification ?? (text('class') ? 'private' : 'public'),
     status,
     categories: named('categories').flatMap(({ property }) => property.slice(3).map(String).filter(Boolean)),
     notes: text('description'),
@@ -221,7 +268,10 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
     sequence: Math.max(0, Math.trunc(Number(text('sequence')) || 0)),
     created: instant('created') ?? context.now,
     modified: instant('last-modified') ?? instant('dtstamp') ?? context.now,
-    ...(preserved.properties.length + preserved.components.length > 0 ? { preserved } : {}),
+    ...(colour === undefined ? {} : { colour }),
+    ...(preserved.properties.length + preserved.components.length > 0 || preserved.parameters
+      ? { preserved }
+      : {}),
   };
 }
 

@@ -19,7 +19,7 @@ export function readRecurrence(
   start: EventTime,
   context: ReadContext,
   readTimes: (line: ReadLine) => EventTime[],
-  endAfter: (start: EventTime, duration: string) => EventTime,
+  endAfter: (start: EventTime, duration: string) => EventTime | undefined,
 ): ReadRecurrence {
   const named = (name: string) => lines.filter(({ property }) => property[0] === name);
   for (const { property, line } of named('rrule'))
@@ -51,7 +51,7 @@ export function readRecurrence(
 function readPeriods(
   line: ReadLine,
   readTimes: (line: ReadLine) => EventTime[],
-  endAfter: (start: EventTime, duration: string) => EventTime,
+  endAfter: (start: EventTime, duration: string) => EventTime | undefined,
 ): { start: EventTime; end: EventTime }[] {
   const [name, parameters, , ...values] = line.property;
   const timeOf = (text: string) => readTimes({ ...line, property: [name, parameters, 'date-time', text] })[0];

@@ -1,14 +1,24 @@
 import ICAL from 'ical.js';
 import type { Calendar } from '../../model/calendar';
-import type { CalendarEvent } from '../../model/entry';
+import {
+  type CalendarEvent,
+  CLASSIFICATIONS,
+  LONGEST_TITLE,
+  type Reminder,
+  STATUSES,
+} from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
+import type { Preserved } from '../../model/preserved';
 import { formatRule, parseRule } from '../../recurrence/rule';
 import { readRules, Series } from '../../recurrence/series';
-import { DAY, localString, parseLocal } from '../../time/civil';
+import { DAY, dayNumber, localString, parseLocal } from '../../time/civil';
 import { atInstant, instantOf } from '../../time/eventTime';
 import { isKnownZone } from '../../time/zones';
-import type { JCalProperty } from './readContext';
-import { AVAILABILITY_PROPERTY, endOfDate } from './readEvent';
+import { colourProperties } from './colourProperty';
+import { DESIGN } from './design';
+import type { JCalComponent, JCalProperty } from './readContext';
+import { AVAILABILITY_PROPERTY, endOfDate, PLAIN_REMINDER } from './readEvent';
+import { zonesNamed } from './readLines';
 import { type DaysOffSource, skipProperties } from './skipDaysOffProperty';
 import { writeTimezone, type ZoneSpan } from './writeTimezone';
 
@@ -42,8 +52,41 @@ function periodProperty({ start, end }: { start: EventTime; end: EventTime }): J
   return [name, parameters, 'period', [from, timeProperty('rdate', there)[3]]];
 }
 
-const line = (property: JCalProperty): string =>
-  ICAL.stringify.property(property, ICAL.design.icalendar, false);
+/** What the model says of an event, with the parameters that were read with it. */
+function withParameters(
+  properties: readonly JCalProperty[],
+  preserved: Preserved | undefined,
+): JCalProperty[] {
+  const kept = preserved?.parameters;
+  if (!kept) return [...properties];
+  const told = new Set<string>();
+  return properties.map((property): JCalProperty => {
+    const [name, parameters, ...rest] = property;
+    const further = kept[name];
+    if (!further || told.has(name)) return property;
+    told.add(name);
+    return [name, { ...(further as typeof parameters), ...parameters }, ...rest];
+  });
+}
+
+/** Whether a property was kept because the model can't say its value. */
+function isBeyondModel([name, , , value]: JCalProperty): boolean {
+  const text = String(value);
+  if (name === 'summary') return text.length > LONGEST_TITLE;
+  if (name === 'class') return !isOneOf(CLASSIFICATIONS, text);
+  return name === 'color' || (name === 'status' && !isOneOf(STATUSES, text));
+}
+
+/** Whether such a property still stands for what the model holds: the entry was not changed since. */
+function standsIn([name, , , value]: JCalProperty, event: CalendarEvent): boolean {
+  if (name === 'summary') return String(value).startsWith(event.title);
+  if (name === 'class') return event.classification === 'private';
+  return name === 'color' ? event.colour === undefined : event.status === 'confirmed';
+}
+
+const isOneOf = (values: readonly string[], text: string): boolean => values.includes(text.toLowerCase());
+
+const line = (property: JCalProperty): string => ICAL.stringify.property(property, DESIGN, false);
 
 /** A rule as a file must have it: with a zoned start, UNTIL is in UTC (RFC 5545 3.3.10). */
 function ruleLine(text: string, start: EventTime): string {
@@ -61,11 +104,11 @@ function ruleLine(text: string, start: EventTime): string {
   return `RRULE:${formatRule({ ...parseRule(text), until: { kind: 'utc', value: localString(instant) } })}`;
 }
 
-function alarmLines(minutesBefore: number, title: string): string[] {
+function alarmLines({ minutesBefore, description }: Reminder, title: string): string[] {
   return [
     'BEGIN:VALARM',
     'ACTION:DISPLAY',
-    line(['description', {}, 'text', title || 'Reminder']),
+    line(['description', {}, 'text', description ?? (title || PLAIN_REMINDER)]),
     `TRIGGER:-PT${minutesBefore}M`,
     'END:VALARM',
   ];
@@ -79,7 +122,11 @@ interface WriteContext {
 /** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
 function eventLines(event: CalendarEvent, context: WriteContext): string[] {
   const text = (name: string, value: string): JCalProperty[] => (value ? [[name, {}, 'text', value]] : []);
-  const properties: JCalProperty[] = [
+  const preserved = ((event.preserved?.properties ?? []) as JCalProperty[]).filter(
+    (property) => !isBeyondModel(property) || standsIn(property, event),
+  );
+  const standing = new Set(preserved.filter(isBeyondModel).map(([name]) => name));
+  const own: JCalProperty[] = [
     ['uid', {}, 'text', event.uid],
     ['dtstamp', {}, 'date-time', utc(event.modified)],
     timeProperty('dtstart', event.start),
@@ -105,16 +152,21 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
     ['sequence', {}, 'integer', event.sequence],
     ['created', {}, 'date-time', utc(event.created)],
     ['last-modified', {}, 'date-time', utc(event.modified)],
-    ...((event.preserved?.properties ?? []) as JCalProperty[]),
+    ...colourProperties(event.colour),
+  ];
+  const properties = [
+    ...withParameters(
+      own.filter(([name]) => !standing.has(name)),
+      event.preserved,
+    ),
+    ...preserved,
   ];
   return [
     'BEGIN:VEVENT',
     ...properties.map(line),
     ...(event.recurrence?.rules ?? []).map((rule) => ruleLine(rule, event.start)),
-    ...event.reminders.flatMap((reminder) => alarmLines(reminder.minutesBefore, event.title)),
-    ...(event.preserved?.components ?? []).map((component) =>
-      ICAL.stringify.component(component, ICAL.design.icalendar),
-    ),
+    ...event.reminders.flatMap((reminder) => alarmLines(reminder, event.title)),
+    ...(event.preserved?.components ?? []).map((component) => ICAL.stringify.component(component, DESIGN)),
     'END:VEVENT',
   ];
 }
@@ -148,14 +200,30 @@ function zoneSpans(events: readonly CalendarEvent[]): Map<string, ZoneSpan> {
   return spans;
 }
 
+/** What a file says of the calendar whose events it holds. */
+export type WrittenCalendar = Pick<Calendar, 'name' | 'description'> &
+  Partial<Pick<Calendar, 'colour' | 'preserved'>>;
+
+/** The zones that kept properties name, each from its first date on. */
+function keptZoneSpans(
+  properties: readonly (readonly unknown[])[],
+  components: readonly (readonly unknown[])[],
+): Map<string, ZoneSpan> {
+  const known = [...zonesNamed(properties, components)].filter((zone) => zone !== 'UTC' && isKnownZone(zone));
+  return new Map(known.map((zone) => [zone, { first: EARLIEST_KEPT, last: Infinity }]));
+}
+
+/** Kept components say their times only in their texts: their zones are written for the whole time of the web. */
+const EARLIEST_KEPT = dayNumber(1990, 1, 1) * DAY;
+
 /**
  * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
- * name and description (RFC 7986).
+ * name, description and colour (RFC 7986), and what its file held beyond events.
  * @param daysOff what series that skip days off need; without it, only that they do so is written
  */
 export function writeCalendarFile(
   events: readonly CalendarEvent[],
-  calendar?: Pick<Calendar, 'name' | 'description'>,
+  calendar?: WrittenCalendar,
   daysOff?: DaysOffSource,
 ): string {
   const overrides = new Map<string, CalendarEvent[]>();
@@ -163,17 +231,40 @@ export function writeCalendarFile(
     if (event.seriesId !== undefined)
       overrides.set(event.seriesId, [...(overrides.get(event.seriesId) ?? []), event]);
   const context: WriteContext = { overridesOf: (event) => overrides.get(event.id) ?? [], daysOff };
+  const text = (name: string, value: string | undefined): JCalProperty[] =>
+    value ? [[name, {}, 'text', value]] : [];
+  const kept = (calendar?.preserved?.components ?? []) as JCalComponent[];
+  const isZone = ([name]: JCalComponent) => name === 'vtimezone';
+  const keptZones = new Set(
+    kept.filter(isZone).map(([, properties]) => properties.find(([name]) => name === 'tzid')?.[3]),
+  );
+  const properties: JCalProperty[] = [
+    ...text('name', calendar?.name),
+    ...text('x-wr-calname', calendar?.name),
+    ...text('description', calendar?.description),
+    ...colourProperties(calendar?.colour),
+    ...((calendar?.preserved?.properties ?? []) as JCalProperty[]),
+  ];
+  const spans = new Map([
+    ...keptZoneSpans(
+      [...properties, ...events.flatMap((event) => event.preserved?.properties ?? [])],
+      [...kept, ...events.flatMap((event) => event.preserved?.components ?? [])],
+    ),
+    ...zoneSpans(events),
+  ]);
+  const componentLines = (component: JCalComponent) => ICAL.stringify.component(component, DESIGN);
   const lines = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
     `PRODID:${PRODUCT}`,
     'CALSCALE:GREGORIAN',
-    ...(calendar
-      ? [line(['name', {}, 'text', calendar.name]), line(['x-wr-calname', {}, 'text', calendar.name])]
-      : []),
-    ...(calendar?.description ? [line(['description', {}, 'text', calendar.description])] : []),
-    ...[...zoneSpans(events)].flatMap(([zone, span]) => writeTimezone(zone, span)),
+    ...properties.map(line),
+    ...kept.filter(isZone).map(componentLines),
+    ...[...spans]
+      .filter(([zone]) => !keptZones.has(zone))
+      .flatMap(([zone, span]) => writeTimezone(zone, span)),
     ...events.flatMap((event) => eventLines(event, context)),
+    ...kept.filter((component) => !isZone(component)).map(componentLines),
     'END:VCALENDAR',
   ];
   return `${lines.join('\r\n')}\r\n`;

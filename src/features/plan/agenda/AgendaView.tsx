@@ -12,7 +12,8 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
+import { useCardKeys } from '../grid/useCardKeys';
 import type { ViewProps } from '../viewProps';
 import { AgendaCard } from './AgendaCard';
 import { useAgendaBlocks } from './useAgendaBlocks';
@@ -21,7 +22,7 @@ import { useAgendaBlocks } from './useAgendaBlocks';
 const NEAR = 900;
 /** The selected day follows when scrolling has rested so long, in milliseconds. */
 const REST = 180;
-/** Days above are fetched when nothing has come for so long, in milliseconds. */
+/** Days out of sight are fetched when nothing has come for so long, in milliseconds. */
 const QUIET = 700;
 
 /** Entries by day in order, with the free times between them in words; goes on in both directions. */
@@ -78,8 +79,7 @@ export function AgendaView({
     );
     return { lists, along: 'down', runsOn: 1 };
   }, [parts]);
-  const shownKeys = useMemo(() => order.lists.flat(), [order]);
-  const tabbableKey = selectedKeys.findLast((key) => shownKeys.includes(key)) ?? shownKeys[0];
+  const tabbableKey = tabbableKeyOf(order, selectedKeys);
   const onCardKey = useCardKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
     order,
@@ -89,6 +89,13 @@ export function AgendaView({
 
   // What stands at the top stays there when days come before it.
   const top = useRef<{ day: number; offset: number }>({ day: start, offset: 0 });
+  const placedAt = useRef<number | undefined>(undefined);
+  const keepInPlace = () => {
+    const section = scroller.current && sectionOf(scroller.current, top.current.day);
+    if (!scroller.current || !section) return;
+    scroller.current.scrollTop = section.offsetTop + top.current.offset;
+    placedAt.current = scroller.current.scrollTop;
+  };
   useLayoutEffect(() => {
     if (address.day === ownDay.current) return;
     ownDay.current = address.day;
@@ -97,25 +104,28 @@ export function AgendaView({
       offset: 0,
     };
     const box = scroller.current;
-    if (box && sectionOf(box, address.day)) keepInPlace(box, top.current);
+    if (box && sectionOf(box, address.day)) keepInPlace();
     else setAnchor(address.day);
   }, [address.day, bounds]);
-  useLayoutEffect(() => {
-    if (scroller.current) keepInPlace(scroller.current, top.current);
-  }, [parts]);
+  useLayoutEffect(keepInPlace, [parts]);
   useEffect(() => {
     const box = scroller.current;
     if (!box || isFetching) return;
-    // Days in sight first; then, in a quiet moment, those before.
-    if (box.scrollHeight - box.scrollTop - box.clientHeight < NEAR && hasAfter) return extend(1);
-    if (box.scrollTop >= NEAR || !hasBefore) return;
-    const handle = setTimeout(() => extend(-1), QUIET);
+    // Days in sight at once; then, in a quiet moment, those below and those above.
+    const below = box.scrollHeight - box.scrollTop - box.clientHeight;
+    if (below <= 0 && hasAfter) return extend(1);
+    const direction = below < NEAR && hasAfter ? 1 : box.scrollTop < NEAR && hasBefore ? -1 : 0;
+    if (direction === 0) return;
+    const handle = setTimeout(() => extend(direction), QUIET);
     return () => clearTimeout(handle);
   }, [parts, isFetching, hasAfter, hasBefore, extend]);
   const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => () => clearTimeout(rest.current), []);
   const onScroll = () => {
-    const box = scroller.current!;
+    const box = scroller.current;
+    // Nobody has scrolled where the list itself has put what is seen, or has gone already.
+    if (!box || box.scrollTop === placedAt.current) return;
+    placedAt.current = undefined;
     const section = [...box.querySelectorAll<HTMLElement>('[data-first]')].findLast(
       (each) => each.offsetTop <= box.scrollTop + 1,
     );
@@ -183,11 +193,6 @@ const sectionOf = (box: HTMLElement, day: number): HTMLElement | undefined =>
   [...box.querySelectorAll<HTMLElement>('[data-first]')].find(
     (section) => Number(section.dataset.first) <= day && day < Number(section.dataset.end),
   );
-
-function keepInPlace(box: HTMLElement, at: { day: number; offset: number }): void {
-  const section = sectionOf(box, at.day);
-  if (section) box.scrollTop = section.offsetTop + at.offset;
-}
 
 interface PartProps {
   part: AgendaPart;
@@ -291,7 +296,7 @@ function Item({ item, day, ...props }: PartProps & { item: AgendaItem; day: numb
     <div
       className={classes.line}
       data-testid={isNow ? 'agenda-now' : 'agenda-gap'}
-      style={{ color: isNow ? colours.accent : colours.quietInk }}
+      style={{ color: isNow ? colours.ink : colours.quietInk }}
       title={isNow ? undefined : timeRangeText(item.startWall, item.endWall)}
     >
       <span className={classes.dash} style={{ borderColor: isNow ? colours.accent : colours.line }} />

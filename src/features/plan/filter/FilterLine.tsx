@@ -18,7 +18,7 @@ export function FilterLine({
 }: {
   address: PlanAddress;
   calendars: readonly Calendar[];
-  /** How many entries of the shown days are left out, where the view knows. */
+  /** How many entries of the shown days are left out, once it is known. */
   leftOut: number | undefined;
 }) {
   const { colours } = useTheme();

@@ -10,7 +10,7 @@ import {
   RECURRING_KINDS,
 } from '@/core/model/look';
 import { usePlanAddress, workspace } from '@/features/workspace';
-import { useCalendars, useOpenStore, useSnapshot } from '@/store';
+import { useListedCalendars, useOpenStore, useSnapshot } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { TextField } from '@/ui/primitives/Field';
@@ -25,7 +25,7 @@ export function FilterSheet({ address }: PlanSheetProps) {
   const { to } = usePlanAddress();
   const { store } = useOpenStore();
   const version = useSnapshot((snapshot) => snapshot.version);
-  const calendars = useCalendars();
+  const calendars = useListedCalendars();
   const { data: categories = [] } = useQuery({
     queryKey: ['categories', version],
     queryFn: () => store.engine.categories(),

@@ -9,8 +9,8 @@ import { type Ghost, setGhost, useGhost } from './ghost';
 
 /** What acts for itself, or is no part of the grid (`data-inert`). */
 const CONTROLS = '[role="button"]:not([data-key]), button:not([data-key]), [role="heading"], [data-inert]';
-/** A finger that has picked a card up and is lifted after so long selects it. */
-const LONG_PRESS = 230;
+/** A finger that is lifted from a card after so long, and has not moved, selects it. */
+const LONG_PRESS = 380;
 /** A held finger may be followed by a click, which is not meant. */
 const AFTER_HOLD = 600;
 const EDGE = 36;
@@ -57,8 +57,6 @@ export interface Point {
 }
 
 interface Pickup {
-  /** When it was picked up, on the events' clock. */
-  readonly since: number;
   /** `none`: a control in the grid that acts for itself. */
   readonly kind: 'move' | 'start' | 'end' | 'draft' | 'none';
   readonly occurrence: Occurrence | undefined;
@@ -76,8 +74,10 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const lastHold = useRef(-Infinity);
   const dragged = useRef(false);
   const isDown = useRef(false);
+  /** When it was touched, on the events' clock: a page that is held up measures a hold all the same. */
+  const downAt = useRef(0);
 
-  const pickUp = (touched: EventTarget | null, x: number, y: number, since = 0): Pickup => {
+  const pickUp = (touched: EventTarget | null, x: number, y: number): Pickup => {
     const target = touched instanceof Element ? touched : null;
     const isControl = !!target?.closest(CONTROLS);
     const card = target?.closest<HTMLElement>('[data-key]') ?? null;
@@ -89,14 +89,14 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         : !occurrence
           ? 'draft'
           : (edgeAt(card, occurrence, geometry.timeAxis, { x, y }) ?? 'move');
-    return { kind, occurrence, at: geometry.pointAt(x, y), since };
+    return { kind, occurrence, at: geometry.pointAt(x, y) };
   };
 
   const ghostOf = (point: Point, copy: boolean): Ghost | null => {
     const picked = pickup.current;
     if (!picked) return null;
     const { occurrence } = picked;
-    const own = occurrence?.calendarId ?? picked.at.calendarId;
+    const own = calendarOf(picked, point);
     const calendar = own === undefined ? geometry.draftCalendar : geometry.calendar(own);
     const base = {
       key: occurrence?.key,
@@ -181,8 +181,9 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     const onMenu = (event: Event) => {
       if (pickup.current) event.preventDefault();
     };
-    const onDown = () => {
+    const onDown = (event: PointerEvent) => {
       isDown.current = true;
+      downAt.current = event.timeStamp;
       dragged.current = false;
       pickup.current = null;
     };
@@ -220,7 +221,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       if (!isDown.current && !last) return cancel();
       if (first || !pickup.current) {
         cancelled.current = false;
-        pickup.current = pickUp(event.target, startX, startY, performance.now());
+        pickup.current = pickUp(event.target, startX, startY);
       }
       const picked = pickup.current;
       const finish = () => {
@@ -238,7 +239,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         const held =
           'pointerType' in event &&
           event.pointerType === 'touch' &&
-          performance.now() - picked.since > LONG_PRESS;
+          event.timeStamp - downAt.current > LONG_PRESS;
         if (held && picked.occurrence) {
           lastHold.current = event.timeStamp;
           actions.press(picked.occurrence.key, { add: true });
@@ -308,6 +309,12 @@ function draftTimes(
   return { startWall: Math.min(a, b), endWall: Math.max(a, b) + gridStep * MINUTE, allDay: false };
 }
 
+/** The calendar that a drag leads to: of a moved card, that of the column or lane under it. */
+function calendarOf({ kind, occurrence, at }: Pickup, point: Point): string | undefined {
+  if (kind === 'move') return point.calendarId ?? occurrence?.calendarId;
+  return occurrence?.calendarId ?? at.calendarId;
+}
+
 function moveTimes(
   picked: Pickup,
   occurrence: Occurrence,
@@ -329,6 +336,8 @@ function moveTimes(
   const days = (point.day - picked.at.day) * DAY;
   if (picked.at.dayOnly)
     return { startWall: startWall + days, endWall: endWall + days, allDay: occurrence.allDay };
+  // Where whole days lie among the hours, they stay whole.
+  if (occurrence.allDay && !fromRibbon) return { startWall, endWall, allDay: true };
   if (point.overRibbons || (fromRibbon && !occurrence.allDay)) {
     if (fromRibbon) return { startWall: startWall + days, endWall: endWall + days, allDay: true };
     const whole = Math.max(1, Math.ceil(length / DAY)) * DAY;
@@ -351,8 +360,10 @@ function moveOf(picked: Pickup, occurrence: Occurrence, ghost: Ghost): Move | un
     return by === 0 ? undefined : { kind: 'stretch', edge: picked.kind, by };
   }
   const wasRibbon = picked.at.overRibbons || occurrence.allDay;
-  if (ghost.allDay && !wasRibbon) return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY) };
-  if (!ghost.allDay && wasRibbon) return { kind: 'to-hours', wall: ghost.startWall };
+  const calendar = ghost.calendarId === occurrence.calendarId ? {} : { calendarId: ghost.calendarId };
+  if (ghost.allDay && !wasRibbon)
+    return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY), ...calendar };
+  if (!ghost.allDay && wasRibbon) return { kind: 'to-hours', wall: ghost.startWall, ...calendar };
   const by = ghost.startWall - occurrence.startWall;
-  return by === 0 ? undefined : { kind: 'shift', by };
+  return by === 0 && !calendar.calendarId ? undefined : { kind: 'shift', by, ...calendar };
 }

@@ -8,7 +8,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { type Ghost, useGhost } from '../grid/ghost';
-import type { HoursColumn } from './hoursColumn';
+import type { HoursColumn } from '@/core/layout/hoursGrid';
 
 /** The dashed card of a drag or a draft, over the hours or the ribbons. */
 export function GhostLayer({

@@ -4,23 +4,19 @@ import {
   dayMinutes,
   drawnMinutes,
   hoursHeight,
-  type HoursScale,
-  layoutDay,
   minuteOfInstant,
   minuteToY,
   missingMinutes,
-  scaleMinute,
   wallMinute,
   yToMinute,
 } from '@/core/layout/hours';
-import { layoutRibbons, type Ribbon } from '@/core/layout/ribbons';
+import { type HoursColumn, layoutHoursGrid } from '@/core/layout/hoursGrid';
 import { weekNumber } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
 import type { RowHeight } from '@/core/model/look';
-import { daysOf, isRibbon, type Occurrence, takesTime } from '@/core/schedule/occurrence';
 import { clockChangeOn } from '@/core/time/clockChange';
 import { DAY, MINUTE } from '@/core/time/civil';
-import { hoursInZone, patternHours, workingDay } from '@/core/time/workingPattern';
+import { workingDay } from '@/core/time/workingPattern';
 import type { DaysAnswer } from '@/store';
 import { useNow, useNowWall, useSettings } from '@/store';
 import { rangeText, timeText } from '@/ui/dates';
@@ -35,14 +31,17 @@ import { CalendarHead } from './CalendarHead';
 import { DayColumn } from './DayColumn';
 import { DayHead, dayHeadHeight } from './DayHead';
 import { FoldBand } from './FoldBand';
-import { type Ghost, setGhost, useGhost } from '../grid/ghost';
+import type { Ghost } from '../grid/ghost';
 import { GhostLayer } from './GhostLayer';
 import { HourRail } from './HourRail';
-import type { HoursColumn } from './hoursColumn';
 import { RailHeads, shownRails, ZoneRailColumn } from './ZoneRails';
+import { RefoldButton } from './RefoldButton';
 import { RibbonCard } from '../grid/RibbonCard';
+import { useHoursScale } from './useHoursScale';
 import { type GridActions, useGridDrag } from '../grid/useGridDrag';
-import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
+import { useCardKeys } from '../grid/useCardKeys';
+import { useShownEntries } from '../grid/useShownEntries';
 
 /** Rows of ribbons that are shown before they are unfolded. */
 const FEW_RIBBONS = 2;
@@ -99,59 +98,22 @@ export function HoursView({
   const rails = shownRails(settings, zone, width, days.length);
   const railsWidth = sizes.hourRail + rails.length * sizes.zoneRail;
   const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
-  const scale = useMemo((): HoursScale => {
-    const back = changes.find((change) => change?.kind === 'repeated');
-    const repeated = back && { at: back.at, length: back.length };
-    const pattern = hoursInZone(patternHours(workingPattern), homeZone, zone, firstDay);
-    const hours = {
-      from: scaleMinute({ repeated }, pattern.from),
-      to: scaleMinute({ repeated }, pattern.to),
-    };
-    const isWhole = pattern.to >= 1440;
-    // With both folds closed the hours fill the view, as far as they stay dense.
-    const fitting = Math.floor((viewportHeight - 2 * sizes.fold - 1) / ((hours.to - hours.from) / 60));
-    return {
-      ...hours,
-      foldedBefore: !open.before && hours.from > 0,
-      foldedAfter: !open.after && !isWhole,
-      hourHeight: hourHeight(rowHeight, gridStep, fitting),
-      foldHeight: sizes.fold,
-      ...(repeated ? { repeated } : {}),
-    };
-  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay, changes, rowHeight, gridStep]);
-  const calendarsById = useMemo(
-    () => new Map(calendars.map((calendar) => [calendar.id, calendar])),
-    [calendars],
+  const scale = useHoursScale({ zone, firstDay, changes, open, viewportHeight, rowHeight, gridStep });
+  const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
+  const layout = useMemo(
+    () => layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes),
+    [answer, columns, scale, changes],
   );
-  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
-
-  const layout = useMemo(() => {
-    const occurrences = answer?.occurrences ?? [];
-    const ribbons = ribbonsOver(occurrences, columns);
-    const laidOut = columns.map(({ day, calendarId }, index) => {
-      const onDay = occurrences.filter((occurrence) => {
-        const { first, end } = daysOf(occurrence);
-        return first <= day && day < end && isIn(occurrence, calendarId);
-      });
-      const washing = onDay.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
-      return { day, washing, ...layoutDay(onDay, day, scale, changes[index]) };
-    });
-    return { ribbons, columns: laidOut, rows: Math.max(0, ...ribbons.map((ribbon) => ribbon.row + 1)) };
-  }, [answer, columns, scale, changes]);
-
-  const byKey = useMemo(
-    () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
-    [answer],
-  );
-  const tabbableKey = selectedKeys.findLast((key) => byKey.has(key)) ?? answer?.occurrences[0]?.key;
-  const tabbableIsHidden =
-    tabbableKey !== undefined &&
-    !layout.columns.some((column) => column.cards.some((card) => card.occurrence.key === tabbableKey)) &&
-    !layout.ribbons.some((ribbon) => ribbon.occurrence.key === tabbableKey);
-  const firstCard =
-    layout.ribbons[0]?.occurrence.key ??
-    layout.columns.find((column) => column.cards[0])?.cards[0]?.occurrence.key;
-  const tabKey = tabbableIsHidden ? firstCard : tabbableKey;
+  const order = useMemo((): CardOrder => {
+    const lists = layout.columns.map((column, index) => [
+      ...layout.ribbons.filter((ribbon) => ribbon.from === index).map((ribbon) => ribbon.occurrence.key),
+      ...[...column.cards]
+        .sort((a, b) => a.top - b.top || a.across.left - b.across.left)
+        .map((card) => card.occurrence.key),
+    ]);
+    return { lists, along: 'down' };
+  }, [layout]);
+  const tabKey = tabbableKeyOf(order, selectedKeys);
 
   useGridDrag(
     {
@@ -178,15 +140,6 @@ export function HoursView({
     },
     actions,
   );
-  const order = useMemo((): CardOrder => {
-    const lists = layout.columns.map((column, index) => [
-      ...layout.ribbons.filter((ribbon) => ribbon.from === index).map((ribbon) => ribbon.occurrence.key),
-      ...[...column.cards]
-        .sort((a, b) => a.top - b.top || a.across.left - b.across.left)
-        .map((card) => card.occurrence.key),
-    ]);
-    return { lists, along: 'down' };
-  }, [layout]);
   const onCardKey = useCardKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
     order,
@@ -194,14 +147,9 @@ export function HoursView({
     answer,
   );
 
-  // A dropped card keeps its place until the engine's answer shows it there.
-  useEffect(() => {
-    if (useGhost.getState().ghost?.settling) setGhost(null);
-  }, [answer]);
-
   const shownRows = allRibbons
-    ? layout.rows
-    : Math.min(layout.rows, layout.rows === FEW_RIBBONS + 1 ? layout.rows : FEW_RIBBONS);
+    ? layout.ribbonRows
+    : Math.min(layout.ribbonRows, layout.ribbonRows === FEW_RIBBONS + 1 ? layout.ribbonRows : FEW_RIBBONS);
   const hiddenRibbons = layout.ribbons.filter((ribbon) => ribbon.row >= shownRows).length;
   const ribbonHeight = Math.max(shownRows, 1) * sizes.ribbon + 4;
   const drawn = drawnMinutes(scale);
@@ -389,59 +337,6 @@ export function HoursView({
   );
 }
 
-/** Pixels of an hour by the chosen height of rows; a finer grid has taller hours, so that its lines can be told apart. */
-function hourHeight(rowHeight: RowHeight, gridStep: number, fitting: number): number {
-  const { least, most, step } = sizes.hourHeights[rowHeight];
-  return Math.max(Math.min(most, Math.max(least, fitting)), (60 / gridStep) * step);
-}
-
-const isIn = (occurrence: Occurrence, calendarId: string | undefined): boolean =>
-  calendarId === undefined || occurrence.calendarId === calendarId;
-
-/** Ribbons over the days, or, where each column is a calendar, in the column of theirs. */
-function ribbonsOver(occurrences: readonly Occurrence[], columns: readonly HoursColumn[]): Ribbon[] {
-  const whole = occurrences.filter(isRibbon);
-  if (columns.every(({ calendarId }) => calendarId === undefined))
-    return layoutRibbons(
-      whole,
-      columns.map(({ day }) => day),
-    );
-  return columns.flatMap(({ day, calendarId }, index) =>
-    layoutRibbons(
-      whole.filter((occurrence) => isIn(occurrence, calendarId)),
-      [day],
-    ).map((ribbon) => ({ ...ribbon, from: index, to: index + 1 })),
-  );
-}
-
-/** Folds opened hours again; stands on the hour rail beside them. */
-function RefoldButton({
-  time,
-  before,
-  left,
-  top,
-  onPress,
-}: {
-  time: string;
-  before: boolean;
-  left: number;
-  top: number;
-  onPress: () => void;
-}) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={words.plan.foldHours(time, before)}
-      onPress={onPress}
-      style={[styles.refold, { left, top: before ? top : top + space(2) }]}
-    >
-      <AppText size="small" weight="700" tone="accent">
-        {words.plan.fold}
-      </AppText>
-    </Pressable>
-  );
-}
-
 const styles = StyleSheet.create({
   frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
   heads: { flexDirection: 'row' },
@@ -457,11 +352,4 @@ const styles = StyleSheet.create({
   fill: { flex: 1 },
   hours: { flexDirection: 'row' },
   columns: { flex: 1, flexDirection: 'row' },
-  refold: {
-    position: 'absolute',
-    width: sizes.hourRail - 8,
-    height: 24,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
 });

@@ -5,12 +5,17 @@ import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tok
 import { words } from '@/ui/words';
 
 interface FreeTime {
-  readonly startWall: number;
-  readonly endWall: number;
+  /** Instants, half-open. */
+  readonly start: number;
+  readonly end: number;
   readonly left: number;
   readonly width: number;
   readonly label: string;
 }
+
+/** The least widths of a free time that says its length, with and without the word. */
+const WITH_WORD = 64;
+const WITH_LENGTH = 48;
 
 /** The times at which none of the lanes is taken; a press drafts an entry there. */
 export function FreeTimes({
@@ -20,7 +25,7 @@ export function FreeTimes({
 }: {
   gaps: readonly FreeTime[];
   headWidth: number;
-  onPress: (startWall: number, endWall: number) => void;
+  onPress: (start: number, end: number) => void;
 }) {
   const { colours } = useTheme();
   return (
@@ -39,12 +44,12 @@ export function FreeTimes({
       </div>
       {gaps.map((gap) => (
         <button
-          key={gap.startWall}
+          key={gap.start}
           type="button"
           aria-label={gap.label}
           title={gap.label}
           data-testid="free-time"
-          onClick={() => onPress(gap.startWall, gap.endWall)}
+          onClick={() => onPress(gap.start, gap.end)}
           className={classes.gap}
           style={{
             left: headWidth + gap.left + 1,
@@ -54,9 +59,11 @@ export function FreeTimes({
             backgroundColor: colours.card,
           }}
         >
-          {gap.width > 64
-            ? words.desk.free(lengthText(gap.endWall - gap.startWall))
-            : lengthText(gap.endWall - gap.startWall)}
+          {gap.width > WITH_WORD
+            ? words.desk.free(lengthText(gap.end - gap.start))
+            : gap.width > WITH_LENGTH
+              ? lengthText(gap.end - gap.start)
+              : null}
         </button>
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { wallMinute } from '@/core/layout/hours';
 import type { LaneHours } from '@/core/layout/lanes';
 import { MINUTE } from '@/core/time/civil';
 import { shortDayText, timeText } from '@/ui/dates';
@@ -38,7 +39,7 @@ export function HourHeads({
           key={minute}
           style={{ width: hourWidth, flexShrink: 0, paddingLeft: 3, boxSizing: 'border-box' }}
         >
-          {timeText(minute * MINUTE)}
+          {timeText(wallMinute(hours, minute) * MINUTE)}
         </div>
       ))}
     </div>

@@ -1,8 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
-import { laneHours, layoutLane, minuteToX, stackLanes } from '@/core/layout/lanes';
+import { minuteOfInstant, missingMinutes, scaleMinute, wallMinute } from '@/core/layout/hours';
+import { laneHours, layoutLane, minuteToX, stackLanes, xToMinute } from '@/core/layout/lanes';
 import { gapsBetween } from '@/core/schedule/load';
-import { DAY, HOUR, MINUTE } from '@/core/time/civil';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { clockChangeOn } from '@/core/time/clockChange';
 import { hoursInZone, patternHours } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
 import { useNow, useNowWall, useSettings } from '@/store';
@@ -12,11 +14,14 @@ import { hairline, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { setGhost, useGhost } from '../grid/ghost';
-import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import { useGhost } from '../grid/ghost';
+import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
+import { useCardKeys } from '../grid/useCardKeys';
 import { useGridDrag } from '../grid/useGridDrag';
+import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
 import { FreeTimes } from './FreeTimes';
+import { MissingTime, NowMarks } from './LaneMarks';
 import { LaneRow } from './LaneRow';
 import { HourHeads } from './HourHeads';
 import { CARD, GAP, HEAD_WIDTH, LEAST_CARD, LEAST_HOUR, NARROW_HEAD_WIDTH } from './laneSizes';
@@ -47,27 +52,28 @@ export function LanesView({
     () => calendars.filter(({ id }) => !address.hidden.includes(id)),
     [calendars, address.hidden],
   );
+  const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
+  const change = useMemo(() => clockChangeOn(zone, day), [zone, day]);
   const layout = useMemo(() => {
     // Of the day before, what reaches over midnight belongs to it.
     const occurrences = answer?.occurrences ?? [];
     const pattern = hoursInZone(patternHours(workingPattern), homeZone, zone, day);
-    const hours = laneHours(occurrences, day, pattern);
+    const hours = laneHours(occurrences, day, pattern, change);
     const count = (hours.to - hours.from) / 60;
     const hourWidth = Math.max(LEAST_HOUR, (width - headWidth - 2 * hairline) / count);
     const sizes = { hourWidth, cardHeight: CARD, gap: GAP, least: LEAST_CARD };
-    const lanes = shown.map(({ id }) => layoutLane(id, occurrences, day, hours, address.laneMode, sizes));
+    const lanes = shown.map(({ id }) =>
+      layoutLane(id, occurrences, day, hours, address.laneMode, sizes, change),
+    );
     return { hours, hourWidth, lanes: stackLanes(lanes) };
-  }, [answer, workingPattern, homeZone, zone, day, width, headWidth, shown, address.laneMode]);
+  }, [answer, workingPattern, homeZone, zone, day, change, width, headWidth, shown, address.laneMode]);
   const { hours, hourWidth, lanes } = layout;
-  const x = (wall: number) => minuteToX(hours, hourWidth, (wall - day * DAY) / MINUTE);
-  const total = minuteToX(hours, hourWidth, hours.to);
+  const toX = (minute: number) => minuteToX(hours, hourWidth, minute);
+  const x = (wall: number) => toX(scaleMinute(hours, (wall - day * DAY) / MINUTE));
+  const xOf = (instant: number) =>
+    toX(minuteOfInstant(hours, day, instantToWall(zone, instant), instant, change));
+  const total = toX(hours.to);
 
-  const byKey = useMemo(
-    () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
-    [answer],
-  );
-  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
-  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
   const order = useMemo(
     (): CardOrder => ({
       lists: lanes.map((lane) => [
@@ -80,15 +86,11 @@ export function LanesView({
     }),
     [lanes],
   );
-  const shownKeys = useMemo(() => order.lists.flat(), [order]);
-  const tabbableKey = selectedKeys.findLast((key) => shownKeys.includes(key)) ?? shownKeys[0];
+  const tabbableKey = tabbableKeyOf(order, selectedKeys);
   const gaps = useMemo(() => {
-    const from = Math.max(now, wallToInstant(zone, day * DAY + hours.from * MINUTE));
-    const to = wallToInstant(zone, day * DAY + hours.to * MINUTE);
-    return gapsBetween(answer?.occurrences ?? [], from, to).map(({ start, end }) => ({
-      startWall: instantToWall(zone, start),
-      endWall: instantToWall(zone, end),
-    }));
+    const instantOf = (minute: number) => wallToInstant(zone, day * DAY + wallMinute(hours, minute) * MINUTE);
+    const from = Math.max(now, instantOf(hours.from));
+    return gapsBetween(answer?.occurrences ?? [], from, instantOf(hours.to));
   }, [answer, zone, day, hours, now]);
 
   useGridDrag(
@@ -96,12 +98,11 @@ export function LanesView({
     {
       pointAt: (clientX, clientY) => {
         const box = lanesBox.current!.getBoundingClientRect();
-        const at = clientX - box.left - headWidth;
         const y = clientY - box.top;
-        const lane = lanes.find(({ top, height }) => y >= top && y < top + height) ?? lanes.at(-1);
+        const lane = lanes.find(({ top, height }) => y < top + height) ?? lanes.at(-1);
         return {
           day,
-          minute: Math.min(hours.to, Math.max(hours.from, hours.from + (at / hourWidth) * 60)),
+          minute: wallMinute(hours, xToMinute(hours, hourWidth, clientX - box.left - headWidth)),
           overRibbons: false,
           ...(lane ? { calendarId: lane.calendarId } : {}),
         };
@@ -120,22 +121,24 @@ export function LanesView({
     actions,
     answer,
   );
-  useEffect(() => {
-    if (useGhost.getState().ghost?.settling) setGhost(null);
-  }, [answer]);
-  // The hours begin in sight of now, or of the working day.
+  // The hours begin in sight of now, or of the working day; where all entries lie before it, of the first.
   const startAt = useRef(0);
   useEffect(() => {
     const pattern = patternHours(workingPattern);
     const isToday = Math.floor(nowWall / DAY) === day;
-    startAt.current = x(isToday ? nowWall - 2 * HOUR : day * DAY + (pattern.from - 30) * MINUTE);
+    const usual = isToday ? xOf(now) - 2 * hourWidth : x(day * DAY + (pattern.from - 30) * MINUTE);
+    const cards = lanes.flatMap((lane) => lane.cards);
+    const isEarly = cards.length > 0 && cards.every(({ left, width }) => left + width < usual);
+    startAt.current = isEarly ? Math.min(...cards.map(({ left }) => left)) - hourWidth / 2 : usual;
   });
   const isLaidOut = width > 0 && answer !== undefined;
   useEffect(() => {
     if (isLaidOut) scroller.current?.scrollTo({ left: startAt.current });
   }, [isLaidOut, day, zone]);
   const ghost = useGhost((state) => state.ghost) ?? draft;
+  const isShown = ghost && ghost.startWall < (day + 1) * DAY && ghost.endWall > day * DAY;
   const showsNow = Math.floor(nowWall / DAY) === day;
+  const missing = missingMinutes(hours, change);
 
   return (
     <View
@@ -152,6 +155,12 @@ export function LanesView({
           <div style={{ width: headWidth + total, minWidth: '100%', backgroundColor: colours.card }}>
             <HourHeads day={day} hours={hours} hourWidth={hourWidth} headWidth={headWidth} />
             <div ref={lanesBox} style={{ position: 'relative' }}>
+              {missing && toX(missing.to) > toX(missing.from) ? (
+                <MissingTime
+                  left={headWidth + toX(missing.from)}
+                  width={toX(missing.to) - toX(missing.from)}
+                />
+              ) : null}
               {lanes.map((lane) => (
                 <LaneRow
                   key={lane.calendarId}
@@ -164,48 +173,26 @@ export function LanesView({
                   tabbableKey={tabbableKey}
                   fadeBefore={address.fadePast ? now : undefined}
                   fontsLoaded={fontsLoaded}
-                  ghost={ghost?.calendarId === lane.calendarId && !ghost.allDay ? ghost : null}
+                  ghost={isShown && ghost.calendarId === lane.calendarId ? ghost : null}
                   x={x}
                 />
               ))}
-              {showsNow ? (
-                <>
-                  <div
-                    aria-hidden
-                    style={{
-                      position: 'absolute',
-                      top: 0,
-                      bottom: 0,
-                      left: headWidth,
-                      width: x(nowWall),
-                      backgroundColor: colours.shade,
-                      pointerEvents: 'none',
-                    }}
-                  />
-                  <div
-                    aria-hidden
-                    style={{
-                      position: 'absolute',
-                      top: 0,
-                      bottom: 0,
-                      left: headWidth + x(nowWall) - 1,
-                      width: 2,
-                      backgroundColor: colours.accent,
-                      pointerEvents: 'none',
-                    }}
-                  />
-                </>
-              ) : null}
+              {showsNow ? <NowMarks left={headWidth} now={xOf(now)} /> : null}
             </div>
             <FreeTimes
-              gaps={gaps.map((gap) => ({
-                ...gap,
-                left: x(gap.startWall),
-                width: x(gap.endWall) - x(gap.startWall),
-                label: words.lanes.freeFrom(timeRangeText(gap.startWall, gap.endWall)),
+              gaps={gaps.map(({ start, end }) => ({
+                start,
+                end,
+                left: xOf(start),
+                width: xOf(end) - xOf(start),
+                label: words.lanes.freeFrom(
+                  timeRangeText(instantToWall(zone, start), instantToWall(zone, end)),
+                ),
               }))}
               headWidth={headWidth}
-              onPress={(startWall, endWall) => actions.draft(startWall, endWall, false)}
+              onPress={(start, end) =>
+                actions.draft(instantToWall(zone, start), instantToWall(zone, end), false)
+              }
             />
           </div>
         )}

@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import { DETAILS, GRID_STEPS, LANE_MODES, type Look, ROW_HEIGHTS } from '@/core/model/look';
 import { FOLDABLE } from '@/core/model/state';
 import { useCommands, useFolding, usePlanAddress, workspace } from '@/features/workspace';
-import { useFolded, useOpenStore, usePeriodSets, useSettings } from '@/store';
+import { useFolded, useOpenStore, useSettings } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/Field';
@@ -13,6 +13,8 @@ import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { PlanSheetProps } from '../sheetProps';
+import { WIDE_BAR } from '../weeks/weekSizes';
+import { RangeField } from './RangeField';
 import { SECOND_CALENDAR_SYSTEMS } from './calendarSystems';
 
 type Switch = 'weekends' | 'weekNumbers' | 'calendarColumns' | 'fadePast' | 'showCancelled';
@@ -24,9 +26,6 @@ const SWITCHES: readonly Switch[] = [
   'showCancelled',
 ];
 
-const numbers = (from: number, to: number): number[] =>
-  Array.from({ length: to - from + 1 }, (_, index) => from + index);
-
 /** How the view looks, and which parts of Plan are in sight. Every choice takes effect at once. */
 export function LookSheet({ address }: PlanSheetProps) {
   const { to } = usePlanAddress();
@@ -36,52 +35,15 @@ export function LookSheet({ address }: PlanSheetProps) {
   const { secondCalendarSystem = '' } = useSettings();
   const folded = useFolded();
   const fold = useFolding();
-  const sets = usePeriodSets();
   const { view } = address;
+  const { width } = useWindowDimensions();
   const hasHours = view === 'day' || view === 'days' || view === 'workdays' || view === 'week';
   const close = () => workspace.openSheet(null);
   const choose = (look: Partial<Look>) => to(look);
   return (
     <Sheet title={words.look.title} closeLabel={words.actions.close} onClose={close}>
-      {view === 'days' ? (
-        <SelectField
-          label={words.look.dayCount}
-          value={String(address.dayCount)}
-          options={numbers(2, 14).map((count) => ({
-            value: String(count),
-            label: words.plan.dayCount(count),
-          }))}
-          onChange={(value) => choose({ dayCount: Number(value) })}
-        />
-      ) : null}
-      {view === 'weeks' || view === 'agenda' ? (
-        <SelectField
-          label={words.look.range}
-          value={address.periodSetId ?? String(address.weekCount)}
-          options={[
-            { value: '0', label: view === 'weeks' ? words.look.month : words.look.endless },
-            ...(view === 'weeks'
-              ? numbers(2, 8).map((count) => ({
-                  value: String(count),
-                  label: words.look.weekCount(count),
-                }))
-              : []),
-            ...sets.map(({ id, name }) => ({ value: id, label: words.look.periods(name) })),
-          ]}
-          onChange={(value) => {
-            const isSet = sets.some(({ id }) => id === value);
-            choose(
-              isSet
-                ? { periodSetId: value }
-                : {
-                    periodSetId: undefined,
-                    ...(view === 'weeks' ? { weekCount: Number(value) as Look['weekCount'] } : {}),
-                  },
-            );
-          }}
-        />
-      ) : null}
-      {view === 'weeks' ? (
+      <RangeField address={address} onChange={choose} />
+      {view === 'weeks' && width >= 7 * WIDE_BAR ? (
         <ChoiceRow
           label={words.look.detail}
           choices={DETAILS.map((value) => ({ value, label: words.look.details[value] }))}
@@ -156,6 +118,11 @@ export function LookSheet({ address }: PlanSheetProps) {
           icon="open-in-new"
           label={words.look.secondWindow}
           onPress={() => window.open(window.location.href, '_blank', 'popup,width=1000,height=760')}
+        />
+        <Button
+          icon="download-outline"
+          label={words.calendars.export}
+          onPress={() => workspace.openSheet('export')}
         />
         <Button
           icon="printer-outline"

@@ -8,7 +8,7 @@ import type { WorkingPattern } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
 import { isDayOff } from '@/core/time/workingPattern';
-import { dayOfMonthText, dayText, lengthText, shortMonthDayText } from '@/ui/dates';
+import { dayOfMonthText, dayText, lengthText, otherSystemText, shortMonthDayText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, fontFamilies, fontSizes, hairline, sizes } from '@/ui/theme/tokens';
@@ -34,8 +34,15 @@ export interface WeekRowProps {
   tabbableKey: string | undefined;
   fadeBefore: number | undefined;
   fontsLoaded: boolean;
+  /** A second calendar system, whose date stands beside the first where there is room. */
+  system: string | undefined;
   onOpenDay: (day: number) => void;
 }
+
+/** The least widths of a day with its booked hours, with the date of a second calendar, and with both. */
+const WITH_HOURS = 118;
+const WITH_OTHER_DATE = 96;
+const WITH_BOTH = 190;
 
 /** A week: its number and hours, its ribbons, and a cell for each day. */
 export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
@@ -88,6 +95,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const { columnWidth, layout, loads, calendars, detail, today, selectedDay, range, pattern } = props;
   const { colours, calendar: tonesOf } = useTheme();
   const { day } = cell;
+  const otherDate = props.system && otherSystemText(props.system, day);
   const load = loads?.get(day);
   const index = layout.days.indexOf(cell);
   const taken = Math.max(
@@ -109,7 +117,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       tabIndex={isSelected ? 0 : -1}
       aria-selected={isSelected}
       aria-label={words.weeks.day(
-        dayText(day),
+        [dayText(day), otherDate].filter(Boolean).join(', '),
         cell.count,
         load && load.working > 0
           ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
@@ -144,7 +152,12 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
             ? shortMonthDayText(day)
             : dayOfMonthText(day)}
         </button>
-        {columnWidth > 118 && load && load.booked > 0 ? (
+        {otherDate && columnWidth > WITH_OTHER_DATE ? (
+          <span aria-hidden className={classes.other} style={{ color: colours.quietInk }}>
+            {otherDate}
+          </span>
+        ) : null}
+        {columnWidth > (otherDate ? WITH_BOTH : WITH_HOURS) && load && load.booked > 0 ? (
           <span aria-hidden style={{ color: colours.quietInk }}>
             {lengthText(load.booked * MINUTE)}
           </span>
@@ -164,12 +177,12 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       >
         {cell.bar.map((piece) => {
           const calendar = calendars.get(piece.calendarId);
-          const tones = tonesOf(calendar?.colour ?? 'slate');
+          const tones = tonesOf(piece.colour ?? calendar?.colour ?? 'slate');
           const isEmpty = piece.paper === 'free';
           const width = piece.across.width * barWidth;
           return (
             <div
-              key={`${piece.calendarId} ${piece.paper} ${piece.from}`}
+              key={`${piece.calendarId} ${piece.colour ?? ''} ${piece.paper} ${piece.from}`}
               className={classes.piece}
               style={{
                 top: piece.from * barHeight,
@@ -272,6 +285,14 @@ const classes = pageClasses('weeks', {
     borderRadius: corner,
     cursor: 'pointer',
     fontVariantNumeric: 'tabular-nums',
+  },
+  other: {
+    flexGrow: 1,
+    minWidth: 0,
+    marginLeft: 4,
+    overflow: 'hidden',
+    whiteSpace: 'nowrap',
+    textOverflow: 'ellipsis',
   },
   bar: { position: 'absolute', borderRadius: 2, overflow: 'hidden', pointerEvents: 'none' },
   piece: {

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
 import { byShownDay, layoutWeekRow, weeksOf } from '@/core/layout/weekRows';
 import { DAY } from '@/core/time/civil';
@@ -11,10 +11,12 @@ import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { setGhost, useGhost } from '../grid/ghost';
-import { type CardOrder, useCardKeys } from '../grid/useCardKeys';
+import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
+import { useCardKeys } from '../grid/useCardKeys';
 import { useDayKeys } from '../grid/useDayKeys';
 import { useGridDrag } from '../grid/useGridDrag';
+import { useOwnColour } from '../grid/usePaper';
+import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
 import { DayGhost } from './DayGhost';
 import { WeekRow } from './WeekRow';
@@ -35,7 +37,7 @@ export function WeeksView({
   onSelectDay,
 }: ViewProps) {
   const { colours } = useTheme();
-  const { workingPattern } = useSettings();
+  const { workingPattern, secondCalendarSystem } = useSettings();
   const now = useNow();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const fontsLoaded = useFontsLoaded();
@@ -51,7 +53,8 @@ export function WeeksView({
   const detail = columnWidth < WIDE_BAR ? 'bars' : address.detail;
   const rowHeight = Math.max(LEAST_ROW[detail], (height - WEEKDAYS - 2) / weeks.length);
 
-  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
+  const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
+  const ownColour = useOwnColour();
   const rows = useMemo(() => {
     const hours = patternHours(workingPattern);
     const onDays = byShownDay(answer?.occurrences ?? [], days);
@@ -62,14 +65,9 @@ export function WeeksView({
       from: Math.max(0, hours.from - 60),
       to: Math.min(1440, hours.to + 60),
     };
-    return weeks.map((week) => layoutWeekRow(onDays, week, room, selected));
-  }, [answer, days, weeks, rowHeight, detail, workingPattern, selected]);
+    return weeks.map((week) => layoutWeekRow(onDays, week, room, selected, ownColour));
+  }, [answer, days, weeks, rowHeight, detail, workingPattern, selected, ownColour]);
 
-  const byKey = useMemo(
-    () => new Map((answer?.occurrences ?? []).map((occurrence) => [occurrence.key, occurrence])),
-    [answer],
-  );
-  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
   const loads = useMemo(
     () => new Map((answer?.loads ?? []).map((load) => [load.day, load] as const)),
     [answer],
@@ -83,8 +81,7 @@ export function WeeksView({
     );
     return { lists, along: 'down', runsOn: perWeek };
   }, [rows, perWeek]);
-  const shownKeys = useMemo(() => order.lists.flat(), [order]);
-  const tabbableKey = selectedKeys.findLast((key) => shownKeys.includes(key)) ?? shownKeys[0];
+  const tabbableKey = tabbableKeyOf(order, selectedKeys);
 
   useGridDrag(
     {
@@ -124,9 +121,6 @@ export function WeeksView({
     actions,
     answer,
   );
-  useEffect(() => {
-    if (useGhost.getState().ghost?.settling) setGhost(null);
-  }, [answer]);
 
   const onDayKey = useDayKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
@@ -196,6 +190,7 @@ export function WeeksView({
                   tabbableKey={tabbableKey}
                   fadeBefore={address.fadePast ? now : undefined}
                   fontsLoaded={fontsLoaded}
+                  system={secondCalendarSystem}
                   onOpenDay={onOpenDay}
                 />
               ))}

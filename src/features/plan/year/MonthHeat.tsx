@@ -1,4 +1,5 @@
 import { memo, useId } from 'react';
+import type { DayRange } from '@/core/layout/views';
 import { loadLevel, type MonthGrid } from '@/core/layout/yearMonths';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
@@ -14,6 +15,8 @@ interface MonthHeatProps {
   loads: ReadonlyMap<number, DayLoad>;
   today: number;
   selectedDay: number;
+  /** The period whose days are marked, if one is shown. */
+  period: DayRange | undefined;
   onOpenDay: (day: number) => void;
 }
 
@@ -21,6 +24,7 @@ interface MonthHeatProps {
 function sameMonth(before: MonthHeatProps, after: MonthHeatProps): boolean {
   if (before.grid !== after.grid || before.width !== after.width || before.onOpenDay !== after.onOpenDay)
     return false;
+  if (before.period !== after.period) return false;
   return after.grid.weeks.every((week) =>
     week.every(
       (day) =>
@@ -32,6 +36,9 @@ function sameMonth(before: MonthHeatProps, after: MonthHeatProps): boolean {
   );
 }
 
+/** The line under the days of the shown period, in pixels. */
+const PERIOD_LINE = 2;
+
 /** A month of the year: a button for each day, tinted by its load. */
 export const MonthHeat = memo(function MonthHeat({
   grid,
@@ -39,6 +46,7 @@ export const MonthHeat = memo(function MonthHeat({
   loads,
   today,
   selectedDay,
+  period,
   onOpenDay,
 }: MonthHeatProps) {
   const { colours } = useTheme();
@@ -64,6 +72,11 @@ export const MonthHeat = memo(function MonthHeat({
             const load = loads.get(day);
             const level = load ? loadLevel(load) : 'none';
             const heat = colours.heat[level];
+            const inPeriod = period !== undefined && period.first <= day && day < period.end;
+            const lines = [
+              ...(inPeriod ? [`0 ${PERIOD_LINE}px 0 ${colours.ink}`] : []),
+              ...(day === selectedDay ? [`0 0 0 ${focusWidth}px ${colours.ink}`] : []),
+            ];
             return (
               <button
                 key={column}
@@ -79,6 +92,7 @@ export const MonthHeat = memo(function MonthHeat({
                   load && load.working > 0
                     ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
                     : words.plan.dayOff,
+                  inPeriod,
                 )}
                 onClick={() => onOpenDay(day)}
                 className={classes.day}
@@ -87,9 +101,8 @@ export const MonthHeat = memo(function MonthHeat({
                   backgroundColor: heat.background,
                   color: heat.ink,
                   ...(day === today ? { fontWeight: 700, textDecorationLine: 'underline' } : null),
-                  ...(day === selectedDay
-                    ? { boxShadow: `0 0 0 ${focusWidth}px ${colours.ink}`, zIndex: 1 }
-                    : null),
+                  ...(lines.length > 0 ? { boxShadow: lines.join(', ') } : null),
+                  ...(day === selectedDay ? { zIndex: 1 } : null),
                 }}
               >
                 {dayOfMonthText(day)}

@@ -17,7 +17,7 @@ import { MonthHeat } from './MonthHeat';
 const LEAST_MONTH = 172;
 
 /** Twelve months, each day tinted by how booked it is. */
-export function YearView({ address, days, options, onOpenDay, onSelectDay }: ViewProps) {
+export function YearView({ address, days, range: shown, options, onOpenDay, onSelectDay }: ViewProps) {
   const { colours } = useTheme();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const [width, setWidth] = useState(0);
@@ -29,6 +29,7 @@ export function YearView({ address, days, options, onOpenDay, onSelectDay }: Vie
   );
   const loads = useRangeLoads(range, neighbours, options);
   const months = useMemo(() => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1)), [year]);
+  const period = shown.first === range.first && shown.end === range.end ? undefined : shown;
   const columns = monthColumns(width, LEAST_MONTH);
   const gap = width > 700 ? space(6) : space(3);
   const monthWidth = Math.floor((width - 2 * hairline - 2 * space(3) - (columns - 1) * gap) / columns);
@@ -67,6 +68,7 @@ export function YearView({ address, days, options, onOpenDay, onSelectDay }: Vie
                 loads={loads}
                 today={today}
                 selectedDay={address.day}
+                period={period}
                 onOpenDay={onOpenDay}
               />
             ))}

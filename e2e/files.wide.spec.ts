@@ -1,0 +1,77 @@
+import {
+  card,
+  expect,
+  expectKept,
+  giveFiles,
+  openPlan,
+  openSetup,
+  openTool,
+  press,
+  saved,
+  test,
+} from './pages';
+
+test('what Plan shows is saved as a file: by the filter, of a range, as a table or a calendar file', async ({
+  page,
+}) => {
+  await openPlan(page, '/?date=2027-03-09&text=report');
+  const look = await openTool(page, /^Look|How it looks|View options/);
+  await press(look.getByRole('button', { name: 'Save as file' }));
+  const sheet = page.getByRole('dialog', { name: 'Save as file' });
+  await expect(sheet.getByRole('button', { name: /Only what the filter of Plan shows/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await press(sheet.getByRole('radio', { name: 'Table (.csv)' }));
+  await press(sheet.getByRole('button', { name: 'Only a range of days' }));
+  await sheet.getByLabel('To', { exact: true }).fill('2027-03-12');
+  await expect(sheet.getByRole('status')).toContainText(/entr/);
+  const { download, text } = await saved(page, () =>
+    press(sheet.getByRole('button', { name: 'Save', exact: true })),
+  );
+  expect(download.suggestedFilename()).toBe('orderly-week.csv');
+  expect(text).toContain('Q1 works report,2027-03-09,10:30');
+  expect(text).not.toContain('Keeper rota call');
+  for (const line of text.trim().split('\r\n').slice(1)) expect(line.toLowerCase()).toContain('report');
+});
+
+test('a backup holds everything; restored, it is all there again, with the attached files', async ({
+  page,
+}) => {
+  await openSetup(page);
+  const { download, text } = await saved(page, () =>
+    press(page.getByRole('button', { name: 'Save a backup' })),
+  );
+  expect(download.suggestedFilename()).toBe('orderly-week-backup-2027-03-09.json');
+  expect(JSON.parse(text)).toMatchObject({ format: 'orderly-week-backup', version: 1 });
+  await expect(page.getByText(/Last saved 9 March 2027/)).toBeVisible();
+
+  await press(page.getByRole('button', { name: 'Start with an empty calendar' }));
+  await expect(page.getByRole('group', { name: 'Work', exact: true })).toBeVisible();
+  await expectKept(page, '"name\\":\\"Work\\"');
+  const file = { name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(text) };
+  await giveFiles(page, page.getByRole('button', { name: 'Restore a backup' }), [file]);
+  const sheet = page.getByRole('dialog', { name: 'Restore a backup' });
+  await press(sheet.getByRole('radio', { name: 'Replace everything' }));
+  await expect(sheet.getByTestId('restore-effects')).toContainText('9 added, 1 removed');
+  await press(sheet.getByRole('button', { name: 'Restore', exact: true }));
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'Work', exact: true })).toHaveCount(0);
+  await openPlan(page, '/?date=2027-03-09');
+  await press(card(page, /Q1 works report/));
+  await press(page.getByRole('button', { name: 'Show skerry tower.svg' }));
+  await expect(page.getByRole('img', { name: 'skerry tower.svg' })).toBeVisible();
+
+  // What is no backup, or one of a later version, changes nothing.
+  await openSetup(page);
+  for (const [wrong, message] of [
+    ['{"format":"other"}', /no backup/],
+    [text.replace('"version":1', '"version":9'), /later version/],
+  ] as const) {
+    await giveFiles(page, page.getByRole('button', { name: 'Restore a backup' }), [
+      { ...file, buffer: Buffer.from(wrong) },
+    ]);
+    await expect(page.getByRole('alert')).toContainText(message);
+    await press(page.getByRole('dialog').getByRole('button', { name: 'Close' }).last());
+  }
+});

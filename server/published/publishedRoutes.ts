@@ -1,0 +1,91 @@
+import express, { type Response, type Router } from 'express';
+import helmet from 'helmet';
+import { z } from 'zod';
+import { isRealDate, parseDate } from '@/core/time/civil';
+import { publishedPage } from './publishedPage';
+import { PublishedCopy, type PublishedStore, type StoreAnswer, Token } from './publishedStore';
+
+const STATUS: Record<StoreAnswer, number> = { done: 204, 'not-yours': 403, missing: 404 };
+
+const Change = PublishedCopy.extend({ key: Token });
+const Withdrawal = z.object({ key: Token });
+
+const refuse = (response: Response, status: number, error: string) => response.status(status).json({ error });
+
+/** How the browser keeps its published copies: `PUT` and `DELETE /api/published/TOKEN`, each with the copy's key. */
+export function publishingRoutes(store: PublishedStore, now: () => number): Router {
+  const router = express.Router();
+  router.use(express.json({ limit: '20mb' }));
+  router.put('/:token', async (request, response) => {
+    const token = Token.safeParse(request.params.token);
+    const change = Change.safeParse(request.body);
+    if (!token.success || !change.success) {
+      refuse(response, 400, 'this is no calendar to publish');
+      return;
+    }
+    const { key, ...copy } = change.data;
+    response.status(STATUS[await store.put(token.data, key, copy, now())]).end();
+  });
+  router.delete('/:token', async (request, response) => {
+    const token = Token.safeParse(request.params.token);
+    const withdrawal = Withdrawal.safeParse(request.body);
+    if (!token.success || !withdrawal.success) {
+      refuse(response, 400, 'this is no published calendar');
+      return;
+    }
+    // Whoever withdraws twice, or what is gone already, has what was wanted.
+    const answer = await store.remove(token.data, withdrawal.data.key);
+    response.status(answer === 'missing' ? STATUS.done : STATUS[answer]).end();
+  });
+  return router;
+}
+
+/** What others read at the secret address: `/p/TOKEN.ics` as a feed, and `/p/TOKEN` as a page that may stand in others. */
+export function publishedPages(store: PublishedStore, now: () => number): Router {
+  const router = express.Router();
+  router.use(
+    helmet({
+      strictTransportSecurity: false,
+      xFrameOptions: false,
+      crossOriginResourcePolicy: { policy: 'cross-origin' },
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          styleSrc: ["'unsafe-inline'"],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
+          frameAncestors: ['*'],
+        },
+      },
+    }),
+  );
+  const copyOf = async (token: string) => {
+    const known = Token.safeParse(token);
+    return known.success ? store.get(known.data) : undefined;
+  };
+  router.get('/:token.ics', async (request, response, next) => {
+    const copy = await copyOf(request.params.token);
+    if (!copy) {
+      next();
+      return;
+    }
+    response.set({ 'Cache-Control': 'no-cache', 'Last-Modified': new Date(copy.updated).toUTCString() });
+    response.type('text/calendar; charset=utf-8').send(copy.text);
+  });
+  router.get('/:token', async (request, response, next) => {
+    const copy = await copyOf(request.params.token);
+    if (!copy) {
+      next();
+      return;
+    }
+    const from = typeof request.query.from === 'string' ? request.query.from : '';
+    const day = /^\d{4}-\d\d-\d\d$/.test(from) && isRealDate(from) ? parseDate(from) : undefined;
+    response.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' });
+    response.type('html').send(await publishedPage(copy, day, now()));
+  });
+  router.use((_request, response) => {
+    response.status(404).type('text').send('There is no calendar at this address.');
+  });
+  return router;
+}

@@ -1,0 +1,89 @@
+import type { CalendarEvent } from '../model/entry';
+import type { State } from '../model/state';
+import { DAY } from '../time/civil';
+import { wallOf } from '../time/eventTime';
+import { type ChangeContext, makePatch, type Patch, put } from './patch';
+import { shiftEvent } from './shift';
+import { eventAt, overridesOf, type Target } from './target';
+
+/** A copy of an event with an id and a UID of its own. */
+function freshCopy(event: CalendarEvent, context: ChangeContext): CalendarEvent {
+  const id = context.newId();
+  return {
+    ...event,
+    id,
+    uid: `${id}@orderly-week`,
+    created: context.now,
+    modified: context.now,
+    sequence: 0,
+  };
+}
+
+/** An occurrence, or a changed one, as a single event. */
+function single(event: CalendarEvent): CalendarEvent {
+  const { seriesId: _, recurrenceId: __, recurrenceRange: ___, recurrence: ____, ...rest } = event;
+  return rest;
+}
+
+/** Copies entries to a calendar; a series whole with its changed occurrences, an occurrence as a single entry. */
+export function copyToCalendar(
+  state: State,
+  targets: readonly Target[],
+  calendarId: string,
+  context: ChangeContext,
+): Patch {
+  const copies = targets.flatMap((target): CalendarEvent[] => {
+    const event = eventAt(state, target, context);
+    if (!event) return [];
+    if (!event.recurrence) return [freshCopy({ ...single(event), calendarId }, context)];
+    const copy = freshCopy({ ...event, calendarId }, context);
+    const overrides = overridesOf(state, event.id).map((override) => ({
+      ...override,
+      calendarId,
+      id: context.newId(),
+      uid: copy.uid,
+      seriesId: copy.id,
+    }));
+    return [copy, ...overrides];
+  });
+  const summary = {
+    what: 'entries-copied' as const,
+    count: targets.length,
+    name: state.calendars.get(calendarId)?.name,
+  };
+  return makePatch(
+    context,
+    summary,
+    copies.map((copy) => put(state, 'entries', copy)),
+  );
+}
+
+/** The same entry once more at the same time. Of a series, the occurrence. */
+export function duplicateEntry(state: State, target: Target, context: ChangeContext): Patch | undefined {
+  const event = eventAt(state, target, context);
+  if (!event) return undefined;
+  const copy = freshCopy(event.recurrence ? event : single(event), context);
+  return makePatch(context, { what: 'entry-duplicated', count: 1, name: copy.title }, [
+    put(state, 'entries', copy),
+  ]);
+}
+
+/** The same entry again on other days, at the same time of the day; each is an entry of its own. Day numbers. */
+export function againOn(
+  state: State,
+  target: Target,
+  days: readonly number[],
+  context: ChangeContext,
+): Patch | undefined {
+  const event = eventAt(state, target, context);
+  if (!event) return undefined;
+  const from = Math.floor(wallOf(event.start) / DAY);
+  const copies = [...new Set(days)].map((day) =>
+    freshCopy(shiftEvent(single(event), (day - from) * DAY, context.zone), context),
+  );
+  return makePatch(
+    context,
+    { what: 'entry-again', count: copies.length, name: event.title },
+    copies.map((copy) => put(state, 'entries', copy)),
+  );
+}

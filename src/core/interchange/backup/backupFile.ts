@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { COLLECTIONS, type CollectionName, type State } from '../../model/state';
+import { FileError } from '../icalendar/problems';
+
+/** What is said at the head of a backup, and the version of its schema that is written. */
+export const BACKUP_FORMAT = 'orderly-week-backup';
+export const BACKUP_VERSION = 1;
+
+/** The collections that a backup holds: all but what is of one device. */
+export const BACKED_UP = [
+  'calendars',
+  'entries',
+  'bin',
+  'categories',
+  'ownNotes',
+  'settings',
+  'presets',
+  'periodSets',
+] as const satisfies readonly CollectionName[];
+export type BackedUp = (typeof BACKED_UP)[number];
+
+/** The records of a backup, valid each by itself. */
+export type BackupRecords = { readonly [Name in BackedUp]: readonly z.infer<(typeof COLLECTIONS)[Name]>[] };
+
+/** A record that could not be read. */
+export interface BackupProblem {
+  readonly collection: string;
+  readonly id: string;
+  readonly detail: string;
+}
+
+export interface Backup {
+  /** Instant in milliseconds. */
+  readonly saved: number;
+  readonly records: BackupRecords;
+  /** The bytes of attachments in base 64, by their ids. */
+  readonly files: ReadonlyMap<string, string>;
+  readonly problems: readonly BackupProblem[];
+}
+
+const BASE64 = /^[A-Za-z0-9+/]*={0,2}$/;
+
+/** The outer shape of the file; what stands in it is read record by record. */
+const BackupShape = z.object({
+  format: z.literal(BACKUP_FORMAT),
+  version: z.number().int().min(1),
+  saved: z.iso.datetime(),
+  records: z.record(z.string(), z.array(z.unknown())),
+  files: z.record(z.string(), z.string().regex(BASE64)),
+});
+
+/** Writes everything as one JSON text. `saved` is an instant in milliseconds. */
+export function writeBackup(
+  state: Pick<State, BackedUp>,
+  files: ReadonlyMap<string, string>,
+  saved: number,
+): string {
+  const records = Object.fromEntries(BACKED_UP.map((name) => [name, [...state[name].values()]]));
+  return JSON.stringify({
+    format: BACKUP_FORMAT,
+    version: BACKUP_VERSION,
+    saved: new Date(saved).toISOString(),
+    records,
+    files: Object.fromEntries(files),
+  } satisfies z.infer<typeof BackupShape>);
+}
+
+/**
+ * Reads a backup. Records that are not valid are reported and left out; the others are there.
+ * @throws FileError if the text is no backup, or one of a later version
+ */
+export function readBackup(text: string): Backup {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new FileError('not-a-backup');
+  }
+  const head = z.object({ format: z.literal(BACKUP_FORMAT), version: z.number() }).safeParse(value);
+  if (!head.success) throw new FileError('not-a-backup');
+  if (head.data.version > BACKUP_VERSION) throw new FileError('newer-backup');
+  const shape = BackupShape.safeParse(value);
+  if (!shape.success) throw new FileError('not-a-backup');
+
+  const problems: BackupProblem[] = [];
+  const read = (collection: BackedUp): unknown[] =>
+    (shape.data.records[collection] ?? []).flatMap((item, index) => {
+      const parsed = COLLECTIONS[collection].safeParse(item);
+      if (parsed.success) return [parsed.data];
+      const id = z.object({ id: z.string() }).safeParse(item).data?.id ?? String(index + 1);
+      const [issue] = parsed.error.issues;
+      problems.push({ collection, id, detail: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}` });
+      return [];
+    });
+  const records = Object.fromEntries(BACKED_UP.map((name) => [name, read(name)]));
+  return {
+    saved: Date.parse(shape.data.saved),
+    records: records as unknown as BackupRecords,
+    files: new Map(Object.entries(shape.data.files)),
+    problems,
+  };
+}

@@ -1,0 +1,177 @@
+import { proposeMark } from '../change/calendarChanges';
+import type { Calendar } from '../model/calendar';
+import type { CalendarEvent } from '../model/entry';
+import { initialSettings } from '../model/initialSettings';
+import type { Preserved } from '../model/preserved';
+import { emptyState } from '../model/state';
+import { type Backup, readBackup, writeBackup } from './backup/backupFile';
+import { guessColumns } from './csv/columns';
+import { readCsvTable } from './csv/csvTable';
+import { type DateOrder, guessDateOrder } from './csv/dates';
+import { readCsvEvents } from './csv/readCsv';
+import { writeCsv } from './csv/writeCsv';
+import { embedAttachments, extractAttachments } from './icalendar/attachProperty';
+import { readCalendarFile } from './icalendar/readCalendarFile';
+import { writeCalendarFile, type WrittenCalendar } from './icalendar/writeCalendarFile';
+
+/** The forms of file that can be turned into each other. */
+export const FILE_FORMS = ['ics', 'csv', 'json'] as const;
+export type FileForm = (typeof FILE_FORMS)[number];
+
+export interface ConvertOptions {
+  /** The zone of times that name none. */
+  readonly zone: string;
+  /** The order of numbers in the dates of a table; guessed where it is not given. */
+  readonly dateOrder?: DateOrder;
+  /** Instant in milliseconds. */
+  readonly now: number;
+  readonly newId: () => string;
+}
+
+/** Something that could not be read: where, and why. */
+export interface ConvertProblem {
+  readonly where: string;
+  readonly code: string;
+  readonly detail: string;
+}
+
+/** What a file of any form holds. */
+interface Contents {
+  readonly calendars: readonly (WrittenCalendar & { readonly id: string })[];
+  readonly events: readonly CalendarEvent[];
+  readonly files: ReadonlyMap<string, string>;
+  readonly backup: Backup | undefined;
+  readonly problems: readonly ConvertProblem[];
+}
+
+const CALENDAR_ID = 'calendar';
+const DEFAULT_LENGTH_MINUTES = 60;
+
+async function readContents(text: string, form: FileForm, options: ConvertOptions): Promise<Contents> {
+  const nothing = { files: new Map<string, string>(), backup: undefined };
+  const within = (event: CalendarEvent): CalendarEvent => ({ ...event, calendarId: CALENDAR_ID });
+  switch (form) {
+    case 'ics': {
+      const file = await readCalendarFile(text, options);
+      const { name, description, colour, preserved } = file;
+      return {
+        ...nothing,
+        calendars: [
+          {
+            id: CALENDAR_ID,
+            name: name ?? '',
+            description,
+            ...(colour ? { colour } : {}),
+            ...(preserved ? { preserved } : {}),
+          },
+        ],
+        events: file.events.map(within),
+        problems: file.problems.map(({ line, code, detail }) => ({ where: `line ${line}`, code, detail })),
+      };
+    }
+    case 'csv': {
+      const table = readCsvTable(text);
+      const mapping = guessColumns(table.header);
+      const dates = mapping.flatMap((field, index) =>
+        field === 'start' || field === 'startDate' ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
+      );
+      const { events, problems } = readCsvEvents(table, {
+        ...options,
+        mapping,
+        dateOrder: options.dateOrder ?? guessDateOrder(dates) ?? 'day-month',
+        defaultLengthMinutes: DEFAULT_LENGTH_MINUTES,
+      });
+      return {
+        ...nothing,
+        calendars: [{ id: CALENDAR_ID, name: '', description: '' }],
+        events: events.map(within),
+        problems: problems.map(({ line, code, detail }) => ({ where: `row ${line}`, code, detail })),
+      };
+    }
+    case 'json': {
+      const backup = readBackup(text);
+      const problems = backup.problems.map(({ collection, id, detail }) => ({
+        where: `${collection}/${id}`,
+        code: 'not-valid',
+        detail,
+      }));
+      const { calendars, entries } = backup.records;
+      return { calendars, events: entries, files: backup.files, backup, problems };
+    }
+  }
+}
+
+/** What several calendars' files held beyond events, together. */
+function preservedOfAll(calendars: Contents['calendars']): Preserved | undefined {
+  const kept = calendars.flatMap(({ preserved }) => preserved ?? []);
+  if (kept.length === 0) return undefined;
+  return {
+    properties: kept.length === 1 ? kept[0]!.properties : [],
+    components: kept.flatMap(({ components }) => components),
+  };
+}
+
+function asOneCalendar(calendars: Contents['calendars']): WrittenCalendar | undefined {
+  const [only, ...more] = calendars;
+  if (only && more.length === 0) return only;
+  const preserved = preservedOfAll(calendars);
+  return preserved && { name: '', description: '', preserved };
+}
+
+function asBackup({ calendars, events }: Contents, options: ConvertOptions): string {
+  const apart = extractAttachments(events, options.newId);
+  const made = calendars.map((calendar, index): Calendar => {
+    const name = calendar.name.slice(0, 80) || 'Calendar';
+    return {
+      ...calendar,
+      name,
+      colour: calendar.colour ?? 'pine',
+      mark: proposeMark(name, []),
+      order: index + 1,
+      created: options.now,
+      modified: options.now,
+    };
+  });
+  const byId = <Item extends { id: string }>(items: readonly Item[]) =>
+    new Map(items.map((item) => [item.id, item]));
+  const state = {
+    ...emptyState(),
+    calendars: byId(made),
+    entries: byId(apart.events),
+    settings: byId([initialSettings(options.zone)]),
+  };
+  return writeBackup(state, apart.files, options.now);
+}
+
+/**
+ * Turns a file of one form into another: calendar files (RFC 5545), tables, backups.
+ * @throws FileError if the text is none of its form
+ */
+export async function convertFile(
+  text: string,
+  from: FileForm,
+  to: FileForm,
+  options: ConvertOptions,
+): Promise<{ text: string; problems: readonly ConvertProblem[] }> {
+  const contents = await readContents(text, from, options);
+  const { calendars, events, files, backup, problems } = contents;
+  switch (to) {
+    case 'ics': {
+      const written = embedAttachments({ events, files });
+      return { text: writeCalendarFile(written, asOneCalendar(calendars)), problems };
+    }
+    case 'csv':
+      return { text: writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name), problems };
+    case 'json': {
+      if (!backup) return { text: asBackup(contents, options), problems };
+      const state = emptyState();
+      const records = Object.fromEntries(
+        Object.entries(backup.records).map(([name, list]) => [
+          name,
+          new Map(list.map((record: { id: string }) => [record.id, record])),
+        ]),
+      );
+      return { text: writeBackup({ ...state, ...records }, files, backup.saved), problems };
+    }
+  }
+}

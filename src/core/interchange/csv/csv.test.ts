@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import { date, event, FENNICK, series, zoned } from '../../../../testing/samples';
+import { FileError } from '../icalendar/problems';
+import { guessColumns } from './columns';
+import { readCsvTable, writeCsvTable } from './csvTable';
+import { type DateOrder, guessDateOrder, readDate, readLength, readMoment, readTime } from './dates';
+import { readCsvEvents } from './readCsv';
+import { writeCsv } from './writeCsv';
+
+let made = 0;
+const read = (text: string, dateOrder: DateOrder = 'day-month') => {
+  const table = readCsvTable(text);
+  const options = { zone: FENNICK, now: 0, newId: () => `row-${++made}`, defaultLengthMinutes: 30 };
+  return readCsvEvents(table, { ...options, dateOrder, mapping: guessColumns(table.header) });
+};
+
+test.each([
+  ['2027-03-09', 'day-month', '2027-03-09'],
+  ['20270309', 'month-day', '2027-03-09'],
+  ['2027/3/9', 'day-month', '2027-03-09'],
+  ['9.3.2027', 'day-month', '2027-03-09'],
+  ['09.03.27', 'day-month', '2027-03-09'],
+  ['3/9/2027', 'month-day', '2027-03-09'],
+  ['9/3/2027', 'day-month', '2027-03-09'],
+  ['9 March 2027', 'day-month', '2027-03-09'],
+  ['Tue, 9 Mar 2027', 'month-day', '2027-03-09'],
+  ['March 9th, 2027', 'day-month', '2027-03-09'],
+  ['31.2.2027', 'day-month', undefined],
+  ['13/13/2027', 'day-month', undefined],
+  ['soon', 'day-month', undefined],
+] as const)('the date “%s” written %s is %s', (text, order, expected) => {
+  expect(readDate(text, order)).toBe(expected);
+});
+
+test.each([
+  ['14:00', 840],
+  ['2 pm', 840],
+  ['12:30 a.m.', 30],
+  ['14.15', 855],
+  ['9h30', 570],
+  ['0930', 570],
+  ['24:00', 1440],
+  ['13 pm', undefined],
+  ['25:00', undefined],
+  ['9:75', undefined],
+] as const)('the time “%s” is %s minutes after midnight', (text, minutes) => {
+  expect(readTime(text)).toBe(minutes);
+});
+
+test('lengths, moments with offsets, and the order of numbers', () => {
+  expect(['90', '1:30', '1,5 h', '2 days', 'long'].map(readLength)).toEqual([90, 90, 90, 2880, undefined]);
+  expect(readMoment('2027-03-09T14:00:00+02:00', 'day-month')).toEqual({
+    date: '2027-03-09',
+    minutes: 840,
+    offset: 120,
+  });
+  expect(readMoment('9/3/2027 2 pm', 'day-month')).toMatchObject({ date: '2027-03-09', minutes: 840 });
+  expect(guessDateOrder(['1/2/2027', '3/25/2027'])).toBe('month-day');
+  expect(guessDateOrder(['1.2.2027', '25.3.2027'])).toBe('day-month');
+  expect(guessDateOrder(['1/2/2027', '3/4/2027'])).toBeUndefined();
+  expect(guessDateOrder(['25/3/2027', '3/25/2027'])).toBeUndefined();
+});
+
+test('a table with semicolons and names of its own becomes entries', () => {
+  const { events, problems } = read(
+    [
+      'Subject;Date;From;Until;Room;Tags',
+      'Lamp test;9.3.2027;14:00;15:30;Works;lamp, test',
+      'Night watch;9.3.2027;22:00;02:00;;',
+      'Stocktaking;10.3.2027;;;;',
+    ].join('\r\n'),
+  );
+  expect(problems).toEqual([]);
+  expect(events.map(({ title, start, end }) => [title, start, end])).toEqual([
+    ['Lamp test', zoned('2027-03-09T14:00'), zoned('2027-03-09T15:30')],
+    ['Night watch', zoned('2027-03-09T22:00'), zoned('2027-03-10T02:00')],
+    ['Stocktaking', date('2027-03-10'), date('2027-03-11')],
+  ]);
+  expect(events[0]).toMatchObject({ location: 'Works', categories: ['lamp', 'test'] });
+});
+
+test('a bad row is named by its line and the others are read', () => {
+  const { events, problems } = read(
+    [
+      'Title,Start date,Start time,End time,Status,Zone',
+      'One,2027-03-09,10:00,11:00,confirmed,',
+      'Two,2027-02-30,10:00,,,',
+      'Three,,10:00,,,',
+      'Four,2027-03-09,half past,,,',
+      'Five,2027-03-09,10:00,,maybe,Nowhere',
+    ].join('\n'),
+  );
+  expect(events.map(({ title }) => title)).toEqual(['One', 'Five']);
+  expect(problems.map(({ line, code }) => [line, code])).toEqual([
+    [3, 'unreadable-date'],
+    [4, 'no-date'],
+    [5, 'unreadable-time'],
+    [6, 'unknown-zone'],
+    [6, 'unknown-value'],
+  ]);
+});
+
+test('what is no table is refused', () => {
+  expect(() => readCsvTable('Dear keepers')).toThrow(new FileError('not-a-table'));
+});
+
+test('cells that a spreadsheet would take for formulas are harmless, and come back as they were', () => {
+  const text = writeCsvTable(['A', 'B'], [['=1+1', '"quoted", with\nlines']]);
+  expect(text).toContain("'=1+1");
+  expect(readCsvTable(text).rows[0]!.cells).toEqual(['=1+1', '"quoted", with\nlines']);
+});
+
+test('what is written as a table is read back the same', () => {
+  const texts = fc.string({ unit: fc.constantFrom('a', 'Z', ' ', ',', ';', '"', '\n', '=', '@', 'é', '灯') });
+  const wall = fc
+    .date({
+      min: new Date('2000-01-01T00:00:00Z'),
+      max: new Date('2049-12-30T00:00:00Z'),
+      noInvalidDate: true,
+    })
+    .map((at) => `${at.toISOString().slice(0, 16)}:00`);
+  fc.assert(
+    fc.property(
+      texts.map((text) => text.trim()),
+      texts.map((text) => text.trim()),
+      wall,
+      fc.constantFrom('Europe/Lisbon', 'America/Halifax', 'UTC'),
+      fc.integer({ min: 0, max: 3000 }),
+      fc.boolean(),
+      (title, notes, start, zone, minutes, repeats) => {
+        const from = Temporal.PlainDateTime.from(start).toZonedDateTime(zone);
+        const to = from.add({ minutes });
+        const local = (at: Temporal.ZonedDateTime) => `${at.toPlainDateTime().toString().slice(0, 16)}:00`;
+        const before = event({
+          title,
+          notes,
+          start: zoned(local(from), zone),
+          end: zoned(local(to), zone),
+          ...(repeats
+            ? {
+                recurrence: {
+                  rules: ['FREQ=WEEKLY;COUNT=3'],
+                  dates: [],
+                  exceptionDates: [zoned(local(from), zone)],
+                },
+              }
+            : {}),
+        });
+        // A wall time that stands twice is written once: the table has no way to say which.
+        if (to.toPlainDateTime().toZonedDateTime(zone).epochMilliseconds !== to.epochMilliseconds) return;
+        const { events, problems } = read(writeCsv([before], () => undefined));
+        expect(problems).toEqual([]);
+        expect(events).toEqual([{ ...before, id: events[0]!.id, calendarId: '-' }]);
+      },
+    ),
+    { numRuns: 200 },
+  );
+});
+
+test('a changed occurrence finds its series in a table', () => {
+  const master = series('FREQ=WEEKLY', { uid: 'call' });
+  const changed = event({ uid: 'call', recurrenceId: zoned('2027-03-16T14:00'), title: 'later' });
+  const { events } = read(writeCsv([master, changed], () => 'Meetings'));
+  expect(events[1]).toMatchObject({ seriesId: events[0]!.id, recurrenceId: zoned('2027-03-16T14:00') });
+});

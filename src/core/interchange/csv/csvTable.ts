@@ -1,0 +1,52 @@
+import Papa from 'papaparse';
+import { guessColumns } from './columns';
+import { FileError } from '../icalendar/problems';
+
+/** A table as it was read: the names of the columns, and rows of texts with their line in the file. */
+export interface CsvTable {
+  readonly header: readonly string[];
+  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+}
+
+/** The most rows that are read. */
+export const MOST_ROWS = 100_000;
+
+/** What a spreadsheet would take for a formula is written with an apostrophe before it, which is taken off again. */
+const unescape = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+
+const DELIMITERS = [',', ';', '\t', '|'];
+
+/** What stands between the columns: that which makes most known names of the first row, or most names at all. */
+function delimiterOf(text: string): string {
+  const scores = DELIMITERS.map((delimiter) => {
+    const [header = []] = Papa.parse<string[]>(text, { delimiter, preview: 1 }).data;
+    const known = guessColumns(header).filter((field) => field !== undefined).length;
+    return { delimiter, score: header.length > 1 ? known * 1000 + header.length : 0 };
+  });
+  return scores.reduce((best, each) => (each.score > best.score ? each : best)).delimiter;
+}
+
+/**
+ * Reads a table of values with commas, semicolons or tabs between them (RFC 4180 and its relatives).
+ * @throws FileError if there is no header, or nothing that looks like columns
+ */
+export function readCsvTable(text: string): CsvTable {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, { delimiter: delimiterOf(plain) });
+  const [first, ...rest] = data;
+  const header = (first ?? []).map((name) => unescape(name.trim()));
+  if (header.length < 2 || header.every((name) => name === '')) throw new FileError('not-a-table');
+  if (rest.length > MOST_ROWS) throw new FileError('too-large');
+  return {
+    header,
+    rows: rest.flatMap((cells, index) =>
+      cells.every((cell) => cell.trim() === '')
+        ? []
+        : [{ line: index + 2, cells: cells.map((cell) => unescape(cell)) }],
+    ),
+  };
+}
+
+/** Writes a table with a header. Cells that a spreadsheet would take for formulas are made harmless. */
+export const writeCsvTable = (header: readonly string[], rows: readonly (readonly string[])[]): string =>
+  `${Papa.unparse({ fields: [...header], data: rows.map((row) => [...row]) }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;

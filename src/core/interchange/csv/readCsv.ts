@@ -1,0 +1,253 @@
+import {
+  AVAILABILITIES,
+  type CalendarEvent,
+  CLASSIFICATIONS,
+  LONGEST_TITLE,
+  STATUSES,
+} from '../../model/entry';
+import type { EventTime } from '../../model/eventTime';
+import { parseRule } from '../../recurrence/rule';
+import { localString, MINUTE, parseLocal } from '../../time/civil';
+import { atWall, instantOf, wallOf } from '../../time/eventTime';
+import { instantToWall, isKnownZone } from '../../time/zones';
+import { type ColumnMapping, type CsvField, FLOATING } from './columns';
+import type { CsvTable } from './csvTable';
+import { type DateOrder, dayAfter, type Moment, readDate, readLength, readMoment, readTime } from './dates';
+
+/** Why a row could not be read, or a part of it. */
+export const CSV_PROBLEMS = [
+  'no-date',
+  'unreadable-date',
+  'unreadable-time',
+  'unreadable-length',
+  'unreadable-rule',
+  'end-before-start',
+  'unknown-zone',
+  'unknown-value',
+] as const;
+export interface CsvProblem {
+  readonly line: number;
+  readonly code: (typeof CSV_PROBLEMS)[number];
+  readonly detail: string;
+}
+
+export interface CsvOptions {
+  readonly mapping: ColumnMapping;
+  readonly dateOrder: DateOrder;
+  /** The zone of times that name none. */
+  readonly zone: string;
+  readonly defaultLengthMinutes: number;
+  readonly now: number;
+  readonly newId: () => string;
+}
+
+class RowProblem extends Error {
+  constructor(
+    readonly code: CsvProblem['code'],
+    readonly detail: string,
+  ) {
+    super(code);
+  }
+}
+
+const YES = /^(1|y|yes|true|x|on|all day)$/i;
+
+/**
+ * The events of a table. A row that has no readable date is left out and reported with its line; a value that is not
+ * known is reported, and the row is read without it.
+ */
+export function readCsvEvents(
+  table: CsvTable,
+  options: CsvOptions,
+): { events: CalendarEvent[]; problems: CsvProblem[] } {
+  const problems: CsvProblem[] = [];
+  const events = table.rows.flatMap(({ line, cells }): CalendarEvent[] => {
+    const report = (code: CsvProblem['code'], detail: string) => problems.push({ line, code, detail });
+    try {
+      return [readRow((field) => cellOf(cells, options.mapping, field), options, report)];
+    } catch (error) {
+      if (!(error instanceof RowProblem)) throw error;
+      report(error.code, error.detail);
+      return [];
+    }
+  });
+  return { events: joined(events), problems };
+}
+
+const cellOf = (cells: readonly string[], mapping: ColumnMapping, field: CsvField): string => {
+  const at = mapping.indexOf(field);
+  return at === -1 ? '' : (cells[at] ?? '').trim();
+};
+
+type Cell = (field: CsvField) => string;
+type Report = (code: CsvProblem['code'], detail: string) => void;
+
+function readEdge(cell: Cell, edge: 'start' | 'end', order: DateOrder): Moment | undefined {
+  const [whole, day] = [cell(edge), cell(`${edge}Date`)];
+  // Beside a column of dates, the other one holds the time.
+  const time = cell(`${edge}Time`) || (day !== '' ? whole : '');
+  const dateText = day || whole;
+  let moment: Moment | undefined;
+  if (dateText !== '') {
+    moment = readMoment(dateText, order);
+    // A time alone in the column of the end is one of the same day.
+    if (!moment && edge === 'end' && readTime(dateText) !== undefined) return undefined;
+    if (!moment) throw new RowProblem('unreadable-date', dateText);
+  }
+  if (time === '' || !moment) return moment;
+  const minutes = readTime(time);
+  if (minutes === undefined) throw new RowProblem('unreadable-time', time);
+  return { ...moment, minutes };
+}
+
+/** The zone of a row, or undefined for times that belong to none. */
+function readZone(cell: Cell, options: CsvOptions, report: Report): string | undefined {
+  const text = cell('zone');
+  if (text.toLowerCase() === FLOATING) return undefined;
+  if (text === '' || isKnownZone(text)) return text || options.zone;
+  report('unknown-zone', text);
+  return options.zone;
+}
+
+function eventTime(moment: Moment, zone: string | undefined): EventTime {
+  if (moment.minutes === undefined) return { kind: 'date', date: moment.date };
+  const wall = parseLocal(`${moment.date}T00:00:00`) + moment.minutes * MINUTE;
+  if (zone === undefined) return { kind: 'floating', local: localString(wall) };
+  if (moment.offset === undefined) return { kind: 'zoned', local: localString(wall), zone };
+  return { kind: 'zoned', local: localString(instantToWall(zone, wall - moment.offset * MINUTE)), zone };
+}
+
+function readTimes(cell: Cell, options: CsvOptions, report: Report): { start: EventTime; end: EventTime } {
+  const order = options.dateOrder;
+  const first = readEdge(cell, 'start', order);
+  if (!first) throw new RowProblem('no-date', cell('title'));
+  const allDay = cell('allDay') === '' ? first.minutes === undefined : YES.test(cell('allDay'));
+  const last = readEdge(cell, 'end', order);
+  if (allDay) {
+    const lastDay = last && last.date > first.date ? last.date : first.date;
+    if (last && last.date < first.date) report('end-before-start', `${first.date} – ${last.date}`);
+    return { start: { kind: 'date', date: first.date }, end: { kind: 'date', date: dayAfter(lastDay) } };
+  }
+  const zone = readZone(cell, options, report);
+  const start = eventTime({ ...first, minutes: first.minutes ?? 0 }, zone);
+  const endTime = last ? last.minutes : readTime(cell('endTime') || cell('end'));
+  let end: EventTime | undefined;
+  if (endTime !== undefined) {
+    const written = { date: last?.date ?? first.date, minutes: endTime, offset: last?.offset };
+    end = eventTime(written, zone);
+    // Without a date of its own, an end before the start is one of the next day.
+    if (!last && wallOf(end) <= wallOf(start))
+      end = eventTime({ ...written, date: dayAfter(first.date) }, zone);
+  }
+  const lengthText = cell('length');
+  const length = lengthText === '' ? undefined : readLength(lengthText);
+  if (lengthText !== '' && length === undefined) report('unreadable-length', lengthText);
+  const afterLength = atWall(start, wallOf(start) + (length ?? options.defaultLengthMinutes) * MINUTE);
+  const at = zone ?? options.zone;
+  if (end && instantOf(end, at) < instantOf(start, at)) {
+    report('end-before-start', `${cell('start') || cell('startDate')} – ${cell('end') || cell('endDate')}`);
+    end = undefined;
+  }
+  return { start, end: end ?? afterLength };
+}
+
+function oneOf<Value extends string>(
+  values: readonly Value[],
+  text: string,
+  aliases: Record<string, Value>,
+  report: Report,
+): Value | undefined {
+  if (text === '') return undefined;
+  const plain = text.toLowerCase();
+  const value = values.find((each) => each === plain) ?? aliases[plain];
+  if (value === undefined) report('unknown-value', text);
+  return value;
+}
+
+const listOf = (text: string): string[] =>
+  text
+    .split(/[;,]/)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
+function timesOf(text: string, start: EventTime, report: Report): EventTime[] {
+  return listOf(text).flatMap((part): EventTime[] => {
+    const local =
+      /^\d{4}-\d\d-\d\d(T\d\d:\d\d(:\d\d)?)?$/.exec(part) && readDate(part.slice(0, 10), 'day-month');
+    if (!local) {
+      report('unreadable-date', part);
+      return [];
+    }
+    return [atWall(start, parseLocal(part.length === 16 ? `${part}:00` : part))];
+  });
+}
+
+function readRule(text: string, report: Report): string[] {
+  return text
+    .split(/\s*\|\s*|\n/)
+    .map((rule) => rule.trim().replace(/^RRULE:/i, ''))
+    .filter(Boolean)
+    .filter((rule) => {
+      try {
+        parseRule(rule);
+        return true;
+      } catch {
+        report('unreadable-rule', rule);
+        return false;
+      }
+    });
+}
+
+function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent {
+  const { start, end } = readTimes(cell, options, report);
+  const rules = readRule(cell('repeats'), report);
+  const dates = timesOf(cell('further'), start, report);
+  const recurrenceId = timesOf(cell('occurrence'), start, report)[0];
+  const repeats = rules.length + dates.length > 0 && !recurrenceId;
+  const id = options.newId();
+  return {
+    kind: 'event',
+    id,
+    uid: cell('uid') || `${id}@orderly-week`,
+    calendarId: '-',
+    title: cell('title').slice(0, LONGEST_TITLE),
+    start,
+    end,
+    ...(repeats
+      ? { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } }
+      : {}),
+    ...(recurrenceId ? { recurrenceId } : {}),
+    availability:
+      oneOf(
+        AVAILABILITIES,
+        cell('availability'),
+        { yes: 'busy', no: 'free', opaque: 'busy', transparent: 'free' },
+        report,
+      ) ?? 'busy',
+    classification:
+      oneOf(
+        CLASSIFICATIONS,
+        cell('visibility'),
+        { open: 'public', yes: 'private', true: 'private', no: 'public', false: 'public' },
+        report,
+      ) ?? 'public',
+    status: oneOf(STATUSES, cell('status'), { canceled: 'cancelled' }, report) ?? 'confirmed',
+    categories: [...new Set(listOf(cell('categories')))],
+    notes: cell('notes'),
+    url: cell('link'),
+    location: cell('place'),
+    reminders: [],
+    sequence: 0,
+    created: options.now,
+    modified: options.now,
+  };
+}
+
+/** Changed occurrences join the series of their UID. */
+function joined(events: readonly CalendarEvent[]): CalendarEvent[] {
+  const series = new Map(events.filter((event) => event.recurrence).map((event) => [event.uid, event]));
+  return events.map((event) => {
+    const master = event.recurrenceId && series.get(event.uid);
+    return master ? { ...event, seriesId: master.id } : event;
+  });
+}

@@ -1,0 +1,9 @@
+import ICAL from 'ical.js';
+
+const text = { defaultType: 'text' };
+
+/** How properties are read and written: those of the standard, and of RFC 7986 whose values are texts. */
+export const DESIGN = {
+  ...ICAL.design.icalendar,
+  property: { ...ICAL.design.icalendar.property, name: text, color: text, 'x-wr-calname': text },
+};

@@ -1,0 +1,36 @@
+import type { CalendarEvent } from '../../model/entry';
+import { daysOf, type Occurrence } from '../../schedule/occurrence';
+import { dayWindow, OccurrenceIndex } from '../../schedule/occurrenceIndex';
+
+/** An occurrence on one day of a published calendar, with its notes. */
+export interface PublishedItem {
+  readonly occurrence: Occurrence;
+  readonly notes: string;
+}
+
+/** A day of a published calendar on which there is something. */
+export interface PublishedDay {
+  readonly day: number;
+  readonly items: readonly PublishedItem[];
+}
+
+/** What a published calendar shows day by day, within half-open day numbers on a zone's clock. */
+export function publishedDays(
+  events: readonly CalendarEvent[],
+  range: { readonly first: number; readonly end: number },
+  zone: string,
+): PublishedDay[] {
+  const index = new OccurrenceIndex();
+  index.load(events);
+  const occurrences = index
+    .between(dayWindow(range.first, range.end, zone), zone)
+    .filter(({ status }) => status !== 'cancelled');
+  const days = new Map<number, PublishedItem[]>();
+  for (const occurrence of occurrences) {
+    const { first, end } = daysOf(occurrence);
+    const notes = index.get(occurrence.entryId)?.notes ?? '';
+    for (let day = Math.max(first, range.first); day < Math.min(end, range.end); day++)
+      days.set(day, [...(days.get(day) ?? []), { occurrence, notes }]);
+  }
+  return [...days].sort(([a], [b]) => a - b).map(([day, items]) => ({ day, items }));
+}

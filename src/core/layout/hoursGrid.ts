@@ -1,0 +1,68 @@
+import { daysOf, isRibbon, type Occurrence, takesTime } from '../schedule/occurrence';
+import type { ClockChange } from '../time/clockChange';
+import { type DayLayout, type HoursScale, layoutDay } from './hours';
+import { layoutRibbons, type Ribbon } from './ribbons';
+
+/** A column of the hours: a day, or one calendar's part of it. */
+export interface HoursColumn {
+  readonly day: number;
+  readonly calendarId?: string;
+}
+
+/** What a column shows: its cards, and the entry of whole days that takes it, if one does. */
+export interface HoursColumnLayout extends DayLayout {
+  readonly day: number;
+  readonly washing: Occurrence | undefined;
+}
+
+export interface HoursGridLayout {
+  readonly columns: readonly HoursColumnLayout[];
+  /** Entries of whole days over the columns, in so many rows. */
+  readonly ribbons: readonly Ribbon[];
+  readonly ribbonRows: number;
+}
+
+const isIn = (occurrence: Occurrence, { calendarId }: HoursColumn): boolean =>
+  calendarId === undefined || occurrence.calendarId === calendarId;
+
+/** Ribbons over the days, or, where each column is a calendar, in the column of theirs. */
+function ribbonsOver(occurrences: readonly Occurrence[], columns: readonly HoursColumn[]): Ribbon[] {
+  const whole = occurrences.filter(isRibbon);
+  if (columns.every(({ calendarId }) => calendarId === undefined))
+    return layoutRibbons(
+      whole,
+      columns.map(({ day }) => day),
+    );
+  return columns.flatMap((column, index) =>
+    layoutRibbons(
+      whole.filter((occurrence) => isIn(occurrence, column)),
+      [column.day],
+    ).map((ribbon) => ({ ...ribbon, from: index, to: index + 1 })),
+  );
+}
+
+/**
+ * Lays out columns of hours side by side: each with its own cards, and ribbons above them.
+ * @param changes the change of the clock on the day of each column, where there is one
+ */
+export function layoutHoursGrid(
+  occurrences: readonly Occurrence[],
+  columns: readonly HoursColumn[],
+  scale: HoursScale,
+  changes: readonly (ClockChange | undefined)[],
+): HoursGridLayout {
+  const ribbons = ribbonsOver(occurrences, columns);
+  return {
+    ribbons,
+    ribbonRows: Math.max(0, ...ribbons.map((ribbon) => ribbon.row + 1)),
+    columns: columns.map((column, index) => {
+      const { day } = column;
+      const own = occurrences.filter((occurrence) => {
+        const { first, end } = daysOf(occurrence);
+        return first <= day && day < end && isIn(occurrence, column);
+      });
+      const washing = own.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
+      return { day, washing, ...layoutDay(own, day, scale, changes[index]) };
+    }),
+  };
+}

@@ -1,0 +1,107 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { attachmentsBySize, removeAttachments } from '@/core/change/attachmentChanges';
+import { useCommands } from '@/features/workspace';
+import { useSnapshot } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { exchangeWords } from '@/ui/words/exchange';
+import { useAttachedFile } from './useAttachedFile';
+
+const said = exchangeWords.attachments;
+const SHOWN = 50;
+
+/** All attached files, largest first; several are chosen and removed at once. */
+export function AttachmentSection() {
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const { commit, context } = useCommands();
+  const { save } = useAttachedFile();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const uses = attachmentsBySize(state);
+  const { data: room } = useQuery({
+    queryKey: ['room', uses.length],
+    queryFn: async () => (await navigator.storage?.estimate?.()) ?? null,
+  });
+  const there = new Set(uses.map(({ attachment }) => attachment.id).filter((id) => chosen.has(id)));
+  const toggle = (id: string) => {
+    const next = new Set(there);
+    if (!next.delete(id)) next.add(id);
+    setChosen(next);
+  };
+  const total = uses.reduce((sum, { attachment }) => sum + attachment.size, 0);
+  return (
+    <View style={styles.section}>
+      <AppText tone="quiet">
+        {uses.length === 0 ? said.none : said.total(uses.length, said.size(total))}
+      </AppText>
+      {room?.quota && room.usage !== undefined ? (
+        <AppText size="small" tone="quiet" figures>
+          {said.room(said.size(room.usage), said.size(room.quota))}
+        </AppText>
+      ) : null}
+      <View style={styles.list}>
+        {uses.slice(0, SHOWN).map(({ attachment, title, count }) => (
+          <View key={attachment.id} style={styles.row}>
+            <Button
+              icon={there.has(attachment.id) ? 'checkbox-marked' : 'checkbox-blank-outline'}
+              iconOnly
+              kind="quiet"
+              selected={undefined}
+              label={said.choose(attachment.name)}
+              onPress={() => toggle(attachment.id)}
+            />
+            <View style={styles.text}>
+              <AppText numberOfLines={1}>{attachment.name}</AppText>
+              <AppText size="small" tone="quiet" numberOfLines={1}>
+                {said.on(title || words.entry.noTitle, count)}
+              </AppText>
+            </View>
+            <AppText figures tone="quiet">
+              {said.size(attachment.size)}
+            </AppText>
+            <Button
+              icon="download-outline"
+              iconOnly
+              kind="quiet"
+              label={said.save(attachment.name)}
+              onPress={() => void save(attachment)}
+            />
+          </View>
+        ))}
+      </View>
+      {uses.length > 0 ? (
+        <View style={styles.actions}>
+          <Button
+            label={there.size === uses.length ? said.chooseNone : said.chooseAll}
+            onPress={() =>
+              setChosen(
+                there.size === uses.length ? new Set() : new Set(uses.map(({ attachment }) => attachment.id)),
+              )
+            }
+          />
+          <Button
+            kind="danger"
+            icon="delete-outline"
+            label={said.removeChosen(there.size)}
+            disabled={there.size === 0}
+            onPress={() => {
+              commit(removeAttachments(state, there, context()));
+              setChosen(new Set());
+            }}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  section: { gap: space(3) },
+  list: { gap: space(1) },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
+  text: { flex: 1, minWidth: 0 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+});

@@ -1,0 +1,3 @@
+export { CalendarList } from './CalendarList';
+export { CategorySection } from './CategorySection';
+export { HuePicker } from './HuePicker';

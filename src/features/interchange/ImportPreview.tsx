@@ -1,0 +1,202 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { filesNamed } from '@/core/change/attachmentChanges';
+import { proposeColour, proposeMark } from '@/core/change/calendarChanges';
+import { type ImportPart, importParts, keptOfCalendar } from '@/core/change/importEntries';
+import { spanOf } from '@/core/interchange/icalendar/calendarFile';
+import { DAY } from '@/core/time/civil';
+import { useCommands } from '@/features/workspace';
+import { useCalendars, useOpenStore, useWritableCalendars } from '@/store';
+import { dateText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { SelectField, TextField } from '@/ui/primitives/Field';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { exchangeWords } from '@/ui/words/exchange';
+import { DoublesChoice } from './DoublesChoice';
+import { useDoubles } from './useDoubles';
+import { type ImportedFile, type Refusal, useImport } from './useImport';
+
+const SHOWN_PROBLEMS = 20;
+const NEW = 'new';
+
+/** What is to be imported, where it goes, what is there already, and what could not be read. */
+export function ImportPreview({
+  parts,
+  refused,
+}: {
+  parts: readonly ImportedFile[];
+  refused: readonly { readonly name: string; readonly reason: Refusal }[];
+}) {
+  const { colours } = useTheme();
+  const { store } = useOpenStore();
+  const calendars = useCalendars();
+  const writable = useWritableCalendars();
+  const { close, saving } = useImport();
+  const { commit, commitWithFiles, context, refuse } = useCommands();
+  const [only] = parts;
+  const isOne = parts.length === 1;
+  const [newName, setNewName] = useState(only?.title ?? '');
+  const [into, setInto] = useState(NEW);
+  const events = useMemo(() => parts.flatMap((part) => part.events), [parts]);
+  const span = useMemo(() => spanOf(events), [events]);
+  const doubles = useDoubles(events);
+  const series = events.filter((event) => event.recurrence).length;
+  const changed = events.filter((event) => event.recurrenceId).length;
+  const beyond = parts.reduce((sum, { preserved }) => sum + (preserved?.components.length ?? 0), 0);
+  const problems = parts.flatMap((part) =>
+    part.problems.map((problem) => ({ ...problem, file: isOne ? '' : part.name })),
+  );
+  const nameMissing = isOne && into === NEW && newName.trim() === '';
+
+  const partsInto = (): ImportPart[] => {
+    const marks = calendars.map(({ mark }) => mark);
+    const taken = calendars.map(({ colour }) => colour);
+    return parts.map((part): ImportPart => {
+      const preserved = keptOfCalendar(part.preserved);
+      if (into !== NEW) return { events: part.events, into: { calendarId: into, preserved } };
+      const name = (isOne ? newName : part.title).trim() || words.calendars.title;
+      const mark = proposeMark(name, marks);
+      const colour = part.colour && !taken.includes(part.colour) ? part.colour : proposeColour(taken);
+      marks.push(mark);
+      taken.push(colour);
+      const { description } = part;
+      const newCalendar = { name, description, mark, colour, ...(preserved ? { preserved } : {}) };
+      return { events: part.events, into: { newCalendar } };
+    });
+  };
+  const save = async () => {
+    const { state } = store.getSnapshot();
+    const patch = importParts(state, partsInto(), context(), doubles.chosen(state));
+    await new Promise((resolve) => setTimeout(resolve));
+    const kept = filesNamed(patch);
+    const files = new Map(parts.flatMap((part) => [...part.files]).filter(([id]) => kept.has(id)));
+    if (files.size === 0) commit(patch);
+    else await commitWithFiles(patch, files);
+    await store.settled();
+    close();
+  };
+  const go = () => {
+    saving();
+    // The sheet says so before the work begins.
+    requestAnimationFrame(() =>
+      setTimeout(
+        () =>
+          void save().catch(() => {
+            refuse(words.failures['storage-failed']);
+            close();
+          }),
+      ),
+    );
+  };
+
+  return (
+    <Sheet
+      title={words.import.title}
+      closeLabel={words.actions.cancel}
+      onClose={close}
+      footer={
+        <>
+          <Button label={words.actions.cancel} onPress={close} />
+          <Button
+            kind="primary"
+            label={words.import.go(events.length - doubles.skipped)}
+            disabled={events.length + beyond === 0 || nameMissing || doubles.isLooking}
+            onPress={go}
+          />
+        </>
+      }
+    >
+      <View style={styles.group}>
+        <AppText tone="quiet" numberOfLines={2}>
+          {isOne ? only?.name : exchangeWords.import.several(parts.length)}
+        </AppText>
+        {isOne
+          ? null
+          : parts.map((part) => (
+              <AppText
+                key={part.name}
+              >{`${part.name}: ${words.calendars.entries(part.events.length)}`}</AppText>
+            ))}
+        <AppText size="large" weight="700">
+          {events.length === 0
+            ? words.import.nothing
+            : words.import.found(events.length - series - changed, series, changed)}
+        </AppText>
+        {span ? (
+          <AppText tone="quiet">
+            {words.import.span(dateText(Math.floor(span.first / DAY)), dateText(Math.floor(span.last / DAY)))}
+          </AppText>
+        ) : null}
+        {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
+      </View>
+      {refused.map(({ name, reason }) => (
+        <View key={name} role="alert">
+          <AppText weight="700">{exchangeWords.import.refusedFile(name)}</AppText>
+          <AppText tone="error">{words.import.refusals[reason]}</AppText>
+        </View>
+      ))}
+      <SelectField
+        label={words.import.into}
+        value={into}
+        options={[
+          {
+            value: NEW,
+            label: isOne ? words.import.newCalendar(newName.trim() || '…') : exchangeWords.import.intoEach,
+          },
+          ...writable.map((calendar) => ({ value: calendar.id, label: calendar.name })),
+        ]}
+        onChange={setInto}
+        testID="import-into"
+      />
+      {isOne && into === NEW ? (
+        <TextField
+          label={words.import.newName}
+          value={newName}
+          onChangeText={setNewName}
+          maxLength={120}
+          error={nameMissing ? words.calendars.nameMissing : undefined}
+        />
+      ) : null}
+      <DoublesChoice doubles={doubles} />
+      <View style={[styles.problems, { borderColor: colours.line }]}>
+        <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
+          {problems.length > 0 ? words.import.problems(problems.length) : words.import.noProblems}
+        </AppText>
+        {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
+          <View key={index} style={styles.problem}>
+            <AppText figures weight="500" style={styles.line}>
+              {words.import.line(problem.line)}
+            </AppText>
+            <View style={styles.shrink}>
+              <AppText>
+                {problem.form === 'ics'
+                  ? words.import.codes[problem.code]
+                  : exchangeWords.import.codes[problem.code]}
+              </AppText>
+              {problem.detail || problem.file ? (
+                <AppText size="small" tone="quiet" numberOfLines={2}>
+                  {[problem.file, problem.detail].filter(Boolean).join(' · ')}
+                </AppText>
+              ) : null}
+            </View>
+          </View>
+        ))}
+        {problems.length > SHOWN_PROBLEMS ? (
+          <AppText tone="quiet">{words.import.moreProblems(problems.length - SHOWN_PROBLEMS)}</AppText>
+        ) : null}
+      </View>
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { gap: space(2) },
+  problems: { gap: space(2), borderTopWidth: hairline, paddingTop: space(3) },
+  problem: { flexDirection: 'row', gap: space(3) },
+  line: { width: 72, flexShrink: 0 },
+  shrink: { flexShrink: 1 },
+});

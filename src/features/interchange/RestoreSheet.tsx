@@ -1,0 +1,110 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Backup } from '@/core/interchange/backup/backupFile';
+import {
+  effectsOf,
+  restoreBackup,
+  RESTORE_MODES,
+  type RestoreMode,
+} from '@/core/interchange/backup/restoreBackup';
+import { filesNamed } from '@/core/change/attachmentChanges';
+import { DAY } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
+import { useCommands } from '@/features/workspace';
+import { useOpenStore, useSettings } from '@/store';
+import { dateText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { exchangeWords } from '@/ui/words/exchange';
+import { useImport } from './useImport';
+
+const said = exchangeWords.backup;
+
+/** What restoring a backup would do, replacing or adding, before it is done. */
+export function RestoreSheet({ backup }: { backup: Backup }) {
+  const { store } = useOpenStore();
+  const { homeZone } = useSettings();
+  const { close, saving } = useImport();
+  const { commitWithFiles, context } = useCommands();
+  const [mode, setMode] = useState<RestoreMode>('add');
+  const patch = useMemo(
+    () => restoreBackup(store.getSnapshot().state, backup, mode, context()),
+    [store, backup, mode, context],
+  );
+  const effects = effectsOf(patch);
+  const go = async () => {
+    saving();
+    const named = filesNamed(patch);
+    const here = await store.files.readAll(named);
+    const files = new Map([...backup.files].filter(([id]) => named.has(id) && !here.has(id)));
+    await commitWithFiles(patch, files);
+    close();
+  };
+  return (
+    <Sheet
+      title={said.previewTitle}
+      closeLabel={words.actions.cancel}
+      onClose={close}
+      footer={
+        <>
+          <Button label={words.actions.cancel} onPress={close} />
+          <Button kind="primary" label={said.go} disabled={effects.length === 0} onPress={() => void go()} />
+        </>
+      }
+    >
+      <View>
+        <AppText weight="700">
+          {said.of(dateText(Math.floor(instantToWall(homeZone, backup.saved) / DAY)))}
+        </AppText>
+        <AppText tone="quiet">
+          {[
+            words.calendars.entries(backup.records.entries.length),
+            backup.files.size > 0 ? said.files(backup.files.size) : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </AppText>
+      </View>
+      <ChoiceRow
+        label={said.mode}
+        choices={RESTORE_MODES.map((value) => ({ value, label: said.modes[value] }))}
+        value={mode}
+        onChange={setMode}
+      />
+      <AppText tone="quiet">{said.modeHints[mode]}</AppText>
+      {effects.length === 0 ? <AppText>{said.nothing}</AppText> : null}
+      <View style={styles.list} testID="restore-effects">
+        {effects.map(({ collection, added, changed, removed }) => (
+          <View key={collection} style={styles.row}>
+            <AppText style={styles.name}>{said.collections[collection]}</AppText>
+            <AppText figures weight="500" style={styles.effect}>
+              {said.effect(added, changed, removed)}
+            </AppText>
+          </View>
+        ))}
+      </View>
+      {backup.problems.length > 0 ? (
+        <View role="alert">
+          <AppText tone="error">{said.problems(backup.problems.length)}</AppText>
+          {backup.problems.slice(0, 10).map(({ collection, id, detail }) => (
+            <AppText key={`${collection} ${id}`} size="small" tone="quiet" numberOfLines={2}>
+              {`${collection} ${id}: ${detail}`}
+            </AppText>
+          ))}
+        </View>
+      ) : null}
+      {effects.length > 0 ? <AppText tone="quiet">{said.undo}</AppText> : null}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: space(1) },
+  row: { flexDirection: 'row', gap: space(3) },
+  name: { width: 150 },
+  effect: { flex: 1 },
+});

@@ -1,0 +1,248 @@
+import { useQuery } from '@tanstack/react-query';
+import { type ReactNode, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { saveCalendar } from '@/core/change/calendarChanges';
+import { makePatch } from '@/core/change/patch';
+import { publishedDays } from '@/core/interchange/published/publishedDays';
+import {
+  type Calendar,
+  type Publication,
+  PUBLISHED_LEVELS,
+  type PublishedLevel,
+} from '@/core/model/calendar';
+import { dateString, DAY, startOfWeek } from '@/core/time/civil';
+import { momentText } from '@/features/feeds';
+import { useCommands } from '@/features/workspace';
+import { calendarFiles, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { dayText, timeRangeText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, space } from '@/ui/theme/tokens';
+import { webStyle } from '@/ui/web';
+import { words } from '@/ui/words';
+import { exchangeWords } from '@/ui/words/exchange';
+import { newSecret, publishedText, pushCalendar, withdraw } from './publishClient';
+
+const said = exchangeWords.publish;
+/** How many days "as others see it" shows. */
+const SHOWN_DAYS = 14;
+
+/** Publishes a calendar at a level, shows it as others see it, and renews or withdraws its address. */
+export function PublishSheet({ calendarId, onClose }: { calendarId: string; onClose: () => void }) {
+  const calendar = useSnapshot(({ state }) => state.calendars.get(calendarId));
+  return calendar ? <Opened calendar={calendar} onClose={onClose} /> : null;
+}
+
+function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void }) {
+  const { store } = useOpenStore();
+  const { homeZone } = useSettings();
+  const { commit, context, refuse } = useCommands();
+  const { publication } = calendar;
+  const [level, setLevel] = useState<PublishedLevel>(publication?.level ?? 'busy');
+  const [isBusy, setIsBusy] = useState(false);
+
+  /** Tells the server first: what it does not have is not said to be there. */
+  const keep = async (next: Publication | undefined) => {
+    setIsBusy(true);
+    const { state } = store.getSnapshot();
+    const pushed = next === undefined || (await pushCalendar(state, calendar, next, context().now));
+    const old = publication && publication.token !== next?.token ? publication : undefined;
+    const done = pushed && (old === undefined || (await withdraw(old)));
+    setIsBusy(false);
+    if (!done) return refuse(said.failed);
+    const { changes } = saveCalendar(
+      store.getSnapshot().state,
+      calendar.id,
+      {
+        name: calendar.name,
+        description: calendar.description,
+        colour: calendar.colour,
+        mark: calendar.mark,
+        publication: next,
+      },
+      context(),
+    );
+    const what = next === undefined ? 'calendar-withdrawn' : 'calendar-published';
+    commit(makePatch(context(), { what, count: 1, name: calendar.name }, changes));
+  };
+  const fresh = (): Publication => ({
+    token: newSecret(),
+    key: newSecret(),
+    level,
+    since: context().now,
+  });
+
+  return (
+    <Sheet
+      title={said.title(calendar.name)}
+      closeLabel={words.actions.close}
+      onClose={onClose}
+      footer={
+        publication ? (
+          <>
+            <Button
+              kind="danger"
+              label={said.withdraw}
+              disabled={isBusy}
+              onPress={() => void keep(undefined)}
+            />
+            <Button label={said.renew} disabled={isBusy} onPress={() => void keep(fresh())} />
+            <Button
+              kind="primary"
+              label={said.save}
+              disabled={isBusy || level === publication.level}
+              onPress={() => void keep({ ...publication, level })}
+            />
+          </>
+        ) : (
+          <>
+            <Button label={words.actions.cancel} onPress={onClose} />
+            <Button kind="primary" label={said.go} disabled={isBusy} onPress={() => void keep(fresh())} />
+          </>
+        )
+      }
+    >
+      <AppText tone="quiet">{said.intro}</AppText>
+      <ChoiceRow
+        label={said.level}
+        choices={PUBLISHED_LEVELS.map((value) => ({ value, label: said.levels[value] }))}
+        value={level}
+        onChange={setLevel}
+      />
+      <AppText size="small" tone="quiet">
+        {said.privateHint}
+      </AppText>
+      {publication ? (
+        <>
+          <AppText weight="700">{said.since(momentText(publication.since, homeZone))}</AppText>
+          <Addresses publication={publication} name={calendar.name} />
+        </>
+      ) : null}
+      <AsOthersSeeIt calendar={calendar} level={level} />
+    </Sheet>
+  );
+}
+
+function Addresses({ publication, name }: { publication: Publication; name: string }) {
+  const { clock } = useOpenStore();
+  const { demoNow } = useSettings();
+  const page = `${window.location.origin}/p/${publication.token}`;
+  // The demo has a clock of its own, which the server does not go by.
+  const shown = demoNow ? `${page}?from=${dateString(Math.floor(clock() / DAY))}` : page;
+  const title = name.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
+  const snippet = `<iframe src="${page}" title="${title}" width="480" height="640"></iframe>`;
+  return (
+    <View style={styles.addresses}>
+      <Copied label={said.address} text={page}>
+        <Button
+          icon="open-in-new"
+          label={said.open}
+          onPress={() => window.open(shown, '_blank', 'noopener')}
+        />
+      </Copied>
+      <Copied label={said.feedAddress} text={`${page}.ics`} />
+      <Copied label={said.snippet} text={snippet} />
+      <AppText size="small" tone="quiet">
+        {/^(localhost|127\.|\[::1\])/.test(window.location.hostname) ? said.local : said.renewHint}
+      </AppText>
+    </View>
+  );
+}
+
+/** A text to copy, in full. */
+function Copied({ label, text, children }: { label: string; text: string; children?: ReactNode }) {
+  const { colours } = useTheme();
+  const [isCopied, setIsCopied] = useState(false);
+  return (
+    <View role="group" aria-label={label} style={styles.copied}>
+      <AppText size="small" tone="quiet">
+        {label}
+      </AppText>
+      <AppText
+        size="small"
+        selectable
+        style={[styles.text, webStyle({ overflowWrap: 'anywhere' }), { backgroundColor: colours.page }]}
+      >
+        {text}
+      </AppText>
+      <View style={styles.actions}>
+        <Button
+          icon="content-copy"
+          label={said.copy(label.toLowerCase())}
+          shown={isCopied ? said.copied : words.actions.copy}
+          onPress={() => void navigator.clipboard.writeText(text).then(() => setIsCopied(true))}
+        />
+        {children}
+      </View>
+    </View>
+  );
+}
+
+function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: PublishedLevel }) {
+  const { colours } = useTheme();
+  const { homeZone } = useSettings();
+  const first = startOfWeek(Math.floor(useNowWall() / DAY));
+  const { store, clock } = useOpenStore();
+  const version = useSnapshot((snapshot) => snapshot.version);
+  const { data: days } = useQuery({
+    queryKey: ['as others see it', calendar.id, level, version, first, homeZone],
+    queryFn: async () => {
+      // What is shown is read from the very file that others get.
+      const { state } = store.getSnapshot();
+      const now = clock();
+      const bytes = new TextEncoder().encode(await publishedText(state, calendar, level, now));
+      const read = await calendarFiles().read(
+        bytes,
+        { zone: homeZone, now, calendars: [] },
+        async () => true,
+      );
+      if (!('file' in read)) throw new Error('not read');
+      return publishedDays(read.file.events, { first, end: first + SHOWN_DAYS }, homeZone);
+    },
+  });
+  return (
+    <View role="region" aria-label={said.preview} style={[styles.preview, { borderColor: colours.line }]}>
+      <AppText weight="700">{said.preview}</AppText>
+      {days?.length === 0 ? <AppText tone="quiet">{said.previewNothing}</AppText> : null}
+      {days?.map(({ day, items }) => (
+        <View key={day} style={styles.day}>
+          <AppText size="small" weight="700" tone="quiet">
+            {dayText(day)}
+          </AppText>
+          {items.map(({ occurrence, notes }) => (
+            <View key={occurrence.key} style={styles.item}>
+              <AppText figures style={styles.time}>
+                {occurrence.allDay
+                  ? words.editor.allDay
+                  : timeRangeText(occurrence.startWall, occurrence.endWall)}
+              </AppText>
+              <View style={styles.what}>
+                <AppText>{occurrence.title || words.entry.noTitle}</AppText>
+                {occurrence.location || notes ? (
+                  <AppText size="small" tone="quiet" numberOfLines={3}>
+                    {[occurrence.location, notes].filter(Boolean).join(' · ')}
+                  </AppText>
+                ) : null}
+              </View>
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  addresses: { gap: space(3) },
+  copied: { gap: space(1) },
+  text: { padding: space(2), borderRadius: corner },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  preview: { gap: space(2), borderTopWidth: hairline, paddingTop: space(3) },
+  day: { gap: space(1) },
+  item: { flexDirection: 'row', gap: space(3) },
+  time: { width: 112 },
+  what: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,3 @@
+export { withdrawn } from './publishClient';
+export { PublishHost } from './PublishHost';
+export { PublishSheet } from './PublishSheet';

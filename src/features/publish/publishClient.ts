@@ -1,0 +1,61 @@
+import type { Calendar, Publication, PublishedLevel } from '@/core/model/calendar';
+import type { State } from '@/core/model/state';
+import { writtenDaysOff } from '@/features/interchange';
+import { calendarFiles } from '@/store';
+
+const SECRET_BYTES = 24;
+
+/** A text that nobody guesses, for an address or a key. */
+export function newSecret(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(SECRET_BYTES));
+  return btoa(String.fromCharCode(...bytes))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replaceAll('=', '');
+}
+
+async function ask(method: 'PUT' | 'DELETE', token: string, body: object): Promise<number> {
+  try {
+    const response = await fetch(`/api/published/${token}`, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return response.status;
+  } catch {
+    return 0;
+  }
+}
+
+/** A calendar's entries as the file that others get at a level. */
+export function publishedText(
+  state: State,
+  calendar: Pick<Calendar, 'id' | 'name'>,
+  level: PublishedLevel,
+  now: number,
+): Promise<string> {
+  const events = [...state.entries.values()].filter(({ calendarId }) => calendarId === calendar.id);
+  return calendarFiles().publish(events, calendar.name, level, writtenDaysOff(state, events, now));
+}
+
+/** Sends what is published of a calendar to the server; whether it took it. */
+export async function pushCalendar(
+  state: State,
+  calendar: Pick<Calendar, 'id' | 'name'>,
+  publication: Publication,
+  now: number,
+): Promise<boolean> {
+  const text = await publishedText(state, calendar, publication.level, now);
+  const zone = state.settings.get('settings')?.homeZone ?? 'UTC';
+  const { token, key } = publication;
+  return (await ask('PUT', token, { key, name: calendar.name, zone, text })) === 204;
+}
+
+/** Takes a published calendar off the server; whether it is gone. */
+export async function withdraw({ token, key }: Publication): Promise<boolean> {
+  return (await ask('DELETE', token, { key })) === 204;
+}
+
+/** Takes a calendar off the server if it is published; whether nothing of it is there any more. */
+export const withdrawn = async ({ publication }: Calendar): Promise<boolean> =>
+  publication === undefined || (await withdraw(publication));

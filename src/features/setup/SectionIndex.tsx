@@ -1,0 +1,77 @@
+import { type RefObject, useEffect, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button } from '@/ui/primitives/Button';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { SectionId } from './sectionId';
+
+const sectionOf = (list: HTMLElement | null, id: SectionId): HTMLElement | null =>
+  list?.querySelector<HTMLElement>(`#section-${id}`) ?? null;
+
+/** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
+export function SectionIndex({
+  ids,
+  beside,
+  list,
+}: {
+  ids: readonly SectionId[];
+  beside: boolean;
+  list: RefObject<HTMLElement | null>;
+}) {
+  const [current, setCurrent] = useState<SectionId>('calendars');
+  const key = ids.join();
+  useEffect(() => {
+    if (!beside) return;
+    const inSight = new Set<Element>();
+    const observer = new IntersectionObserver(
+      (changes) => {
+        for (const { target, isIntersecting } of changes)
+          if (isIntersecting) inSight.add(target);
+          else inSight.delete(target);
+        const first = ids.find((id) => inSight.has(sectionOf(list.current, id)!));
+        if (first) setCurrent(first);
+      },
+      // What has its head above the middle of the window is the one that is read.
+      { rootMargin: '-10% 0px -60% 0px' },
+    );
+    for (const id of ids) {
+      const section = sectionOf(list.current, id);
+      if (section) observer.observe(section);
+    }
+    return () => observer.disconnect();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the list of ids
+  }, [beside, key, list]);
+
+  const goTo = (id: SectionId) => {
+    const section = sectionOf(list.current, id);
+    section?.scrollIntoView({ block: 'start' });
+    section?.focus({ preventScroll: true });
+    setCurrent(id);
+  };
+  const buttons = ids.map((id) => (
+    <Button
+      key={id}
+      role="link"
+      kind={beside && id === current ? 'plain' : 'quiet'}
+      label={words.setup.sections[id]}
+      style={beside ? styles.item : undefined}
+      onPress={() => goTo(id)}
+    />
+  ));
+  return (
+    <View role="navigation" aria-label={words.setup.index} style={beside ? styles.beside : null}>
+      {beside ? (
+        buttons
+      ) : (
+        <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+          {buttons}
+        </ScrollView>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  beside: { width: 180, paddingTop: 76, paddingLeft: space(4), gap: space(1) },
+  item: { justifyContent: 'flex-start' },
+});

@@ -1,0 +1,93 @@
+import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { event, stateWith } from '../../testing/samples';
+import { ATTACHMENT_PREFIX, AttachmentFiles, isQuotaError } from './attachmentFiles';
+import type { Database } from './database';
+import { loadDatabase } from './load';
+
+let names = 0;
+const fresh = (): Database => createAsyncStorage(`files-${++names}`);
+const noEstimate = async () => undefined;
+const DAY = 24 * 60 * 60 * 1000;
+const LARGE = 'abcd'.repeat(200_000);
+
+test('files are kept in chunks, read whole, and taken away without a rest', async () => {
+  const database = fresh();
+  const files = new AttachmentFiles(database, noEstimate);
+  expect(
+    await files.write(
+      new Map([
+        ['a', LARGE],
+        ['b', ''],
+        ['ab', 'eHg='],
+      ]),
+    ),
+  ).toBeUndefined();
+  expect(await files.readAll(['a', 'b', 'ab', 'gone'])).toEqual(
+    new Map([
+      ['a', LARGE],
+      ['b', ''],
+      ['ab', 'eHg='],
+    ]),
+  );
+  expect(
+    (await database.getAllKeys()).filter((key) => key.startsWith(`${ATTACHMENT_PREFIX}a/`)),
+  ).toHaveLength(4);
+  await files.remove(['a']);
+  expect(await files.read('a')).toBeUndefined();
+  expect(await files.read('ab')).toBe('eHg=');
+  // They are not among the records.
+  expect((await loadDatabase(database)).setAside).toEqual([]);
+});
+
+test('what would not fit is refused before anything is written, or taken away if it fails half-way', async () => {
+  const database = fresh();
+  const full = new AttachmentFiles(database, async () => ({ quota: 3_000_000, usage: 900_000 }));
+  expect(await full.write(new Map([['a', LARGE]]))).toBe('no-room');
+  expect(await database.getAllKeys()).toEqual([]);
+  let writes = 0;
+  const failing: Database = {
+    ...database,
+    getAllKeys: () => database.getAllKeys(),
+    removeMany: (keys) => database.removeMany(keys),
+    setItem: (key, value) => {
+      if (++writes > 2) throw new DOMException('', 'QuotaExceededError');
+      return database.setItem(key, value);
+    },
+  };
+  expect(await new AttachmentFiles(failing, noEstimate).write(new Map([['a', LARGE]]))).toBe('no-room');
+  expect(await database.getAllKeys()).toEqual([]);
+});
+
+test('files that nothing names any more go after a day', async () => {
+  const database = fresh();
+  let now = 0;
+  const files = new AttachmentFiles(database, noEstimate, () => now);
+  await files.write(
+    new Map([
+      ['named', 'eHg='],
+      ['undone', 'eHg='],
+      ['lost', 'eHg='],
+    ]),
+  );
+  const bears = (id: string) => event({ attachments: [{ id, name: id, mediaType: '', size: 2 }] });
+  const state = stateWith(bears('named'));
+  const gone = bears('undone');
+  const patch = {
+    id: 'p',
+    at: 0,
+    summary: { what: 'entries-binned' as const, count: 1 },
+    changes: [{ collection: 'entries' as const, id: gone.id, before: gone, after: null }],
+  };
+  now = DAY - 1;
+  await files.sweep(state, [patch]);
+  expect(await files.read('lost')).toBe('eHg=');
+  now = DAY + 1;
+  await files.sweep(state, [patch]);
+  expect([...(await files.readAll(['named', 'undone', 'lost'])).keys()]).toEqual(['named', 'undone']);
+});
+
+test('a full storage is told from other failures', () => {
+  expect(isQuotaError(new DOMException('', 'QuotaExceededError'))).toBe(true);
+  expect(isQuotaError(Object.assign(new Error(''), { type: 'WebStorageError' }))).toBe(true);
+  expect(isQuotaError(new Error('connection lost'))).toBe(false);
+});

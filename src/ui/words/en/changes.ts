@@ -1,0 +1,75 @@
+import { plural } from '../plural';
+
+/** What was done, undone, refused or failed, in words. */
+export const changesWords = {
+  summaries: {
+    'entry-made': (_count: number, name: string) => `“${name}” made`,
+    'entry-changed': (_count: number, name: string) => `“${name}” changed`,
+    'entry-moved': (_count: number, name: string) => `“${name}” moved`,
+    'entries-moved': (count: number) => `${plural(count, 'entry', 'entries')} moved`,
+    'entry-copied': (_count: number, name: string) => `“${name}” copied`,
+    'series-copied': (_count: number, name: string) => `Series “${name}” copied`,
+    'occurrence-reset': (_count: number, name: string) => `“${name}” is as its series again`,
+    'occurrence-brought-back': (_count: number, name: string) => `A date of “${name}” is back`,
+    'entries-binned': (count: number, name: string) =>
+      count === 1 ? `“${name}” is in the bin` : `${plural(count, 'entry', 'entries')} are in the bin`,
+    'entries-to-calendar': (count: number, name: string) =>
+      `${plural(count, 'entry', 'entries')} moved to ${name}`,
+    'entries-restored': (count: number) => `${plural(count, 'entry', 'entries')} brought back`,
+    'bin-emptied': (count: number) => `${plural(count, 'entry', 'entries')} removed from the bin`,
+    'calendar-made': (_count: number, name: string) => `Calendar “${name}” made`,
+    'calendar-changed': (_count: number, name: string) => `Calendar “${name}” changed`,
+    'calendar-deleted': (_count: number, name: string) => `Calendar “${name}” deleted`,
+    'calendars-ordered': (_count: number, name: string) => `Calendar “${name}” has another place`,
+    'calendars-merged': (count: number, name: string) =>
+      `Calendar “${name}” merged, ${plural(count, 'entry', 'entries')} moved`,
+    'calendar-published': (_count: number, name: string) => `Calendar “${name}” published`,
+    'calendar-withdrawn': (_count: number, name: string) => `Calendar “${name}” is published no more`,
+    'entry-duplicated': (_count: number, name: string) => `“${name}” is there twice`,
+    'entries-copied': (count: number, name: string) =>
+      `${plural(count, 'entry', 'entries')} copied to ${name}`,
+    'entry-again': (count: number, name: string) => `“${name}” again on ${plural(count, 'day')}`,
+    'category-changed': (_count: number, name: string) => `Category “${name}” changed`,
+    'categories-merged': (_count: number, name: string) => `Categories are one now, “${name}”`,
+    'category-removed': (_count: number, name: string) => `Category “${name}” removed`,
+    'attachments-removed': (count: number) => `${plural(count, 'file')} removed`,
+    'note-kept': (_count: number, name: string) => `Your note on “${name}” is kept`,
+    'feed-refreshed': (_count: number, name: string) => `${name} refreshed`,
+    restored: (count: number) => `${plural(count, 'thing')} restored from the backup`,
+    imported: (count: number, name: string) => `${plural(count, 'entry', 'entries')} imported into ${name}`,
+    'settings-changed': () => 'Settings changed',
+    'preset-saved': (_count: number, name: string) => `Preset “${name}” kept`,
+    'presets-changed': (_count: number, name: string) => `Preset “${name}” has another place`,
+    'preset-deleted': (_count: number, name: string) => `Preset “${name}” deleted`,
+    'period-set-saved': (_count: number, name: string) => `Period set “${name}” kept`,
+    'period-set-deleted': (_count: number, name: string) => `Period set “${name}” deleted`,
+    'session-changed': () => 'Changed',
+  },
+  droppedChanges: (count: number) =>
+    `${plural(count, 'changed occurrence')} had no place in it any more and ${count === 1 ? 'is' : 'are'} in the bin`,
+  undone: (what: string) => `Undone: ${what}`,
+  redone: (what: string) => `Done again: ${what}`,
+  nothingToUndo: 'There is nothing to undo.',
+  nothingToRedo: 'There is nothing to do again.',
+  refusals: {
+    'rule-fixes-days':
+      'The rule of this series names its days, so the series can’t move this way. Move just this one, or edit the series.',
+    'unreadable-rule': 'The rule of this series can’t be read, so the series can’t be moved or divided.',
+    'rule-not-divisible':
+      'The rule of this series can’t be divided here. Change just this one, or every one.',
+    'beyond-calendar': 'Dates reach to the year 9999 and no further.',
+    'end-before-start': 'It would end before it starts.',
+    'calendar-missing': 'The calendar is not there any more.',
+  },
+  failures: {
+    'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',
+    'storage-full':
+      'This browser has no room left. The last change was taken back; everything before it is kept.',
+    'storage-failed': 'The last change could not be kept and was taken back. Everything before it is kept.',
+    setAside: (count: number) =>
+      `${plural(count, 'record')} could not be read and ${count === 1 ? 'was' : 'were'} put aside, not deleted. Everything else is here.`,
+    open: 'Your data could not be opened. Nothing was changed.',
+    newer:
+      'Your data was written by a later version of Orderly Week. Load the page anew to get that version.',
+  },
+} as const;

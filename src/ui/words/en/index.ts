@@ -1,0 +1,62 @@
+import { changesWords } from './changes';
+import { entriesWords } from './entries';
+import { findingWords } from './finding';
+import { setupWords } from './setup';
+import { viewsWords } from './views';
+
+/** Every word of the interface, in English. Another language is another folder of this shape. */
+export const en = {
+  product: 'Orderly Week',
+  initials: 'OW',
+  places: { plan: 'Plan', setup: 'Setup', navigation: 'Places' },
+  actions: {
+    save: 'Save',
+    cancel: 'Cancel',
+    close: 'Close',
+    edit: 'Edit',
+    copy: 'Copy',
+    bin: 'Bin',
+    undo: 'Undo',
+    redo: 'Redo',
+    more: 'More',
+    add: 'Add',
+    remove: 'Remove',
+    retry: 'Try again',
+    dismiss: 'Dismiss',
+    restore: 'Bring back',
+    allFields: 'All fields',
+    show: 'Show',
+  },
+  keys: {
+    title: 'Keys',
+    show: 'Keys',
+    list: {
+      views: 'Views, in the order of the switch',
+      steps: 'Step back, step forward',
+      today: 'Today',
+      line: 'Write an entry',
+      search: 'Search',
+      next: 'Next 7 days, next 4 weeks',
+      goto: 'Go to a day',
+      filter: 'Filter',
+      preset: 'Apply a preset',
+      arrows: 'Go from entry to entry',
+      open: 'Open the entry',
+      move: 'Move the entry by a grid step or a day',
+      stretch: 'Stretch or shrink the entry',
+      select: 'Add the entry to the selection',
+      bin: 'Put in the bin',
+      undo: 'Undo, redo',
+      escape: 'Let go, close',
+      help: 'This list',
+    },
+  },
+  opening: 'Opening your calendar',
+  ...viewsWords,
+  ...findingWords,
+  ...entriesWords,
+  ...changesWords,
+  ...setupWords,
+} as const;
+
+export type Words = typeof en;
