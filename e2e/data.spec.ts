@@ -11,6 +11,7 @@ test('a tab killed between the journal and the records loses nothing', async ({ 
   await openPlan(page, baseURL);
   // From here on the database takes the journal and refuses everything after it, as if the tab died there.
   await page.evaluate(() => {
+    Storage.prototype.setItem = () => undefined;
     const put = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
       if (key === 'journal') return put.call(this, value, key);
@@ -27,6 +28,31 @@ test('a tab killed between the journal and the records loses nothing', async ({ 
   await expect(card(again, /Buoy log/)).toBeVisible();
   await again.reload();
   await expect(card(again, /Buoy log/)).toBeVisible();
+});
+
+test('a change is kept though the page is left before it is written', async ({ context, baseURL }) => {
+  const page = await context.newPage();
+  await openPlan(page, baseURL);
+  // Another page holds the turn to write, for as long as it is open.
+  const holder = await context.newPage();
+  await holder.goto(`${baseURL}/api/start`);
+  await holder.evaluate(
+    () =>
+      new Promise<void>((holds) => {
+        void navigator.locks.request('orderly-week', () => {
+          holds();
+          return new Promise(() => undefined);
+        });
+      }),
+  );
+  await writeLine(page, 'Buoy log Tue 12:30 30 min');
+  await expect(card(page, /Buoy log/)).toBeVisible();
+  await page.goto('about:blank');
+  await holder.close();
+  await openPlan(page, baseURL);
+  await expect(card(page, /Buoy log/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(card(page, /Buoy log/)).toHaveCount(0);
 });
 
 test('another open tab follows', async ({ context, baseURL }) => {

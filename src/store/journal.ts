@@ -12,6 +12,9 @@ export interface LogEntry extends Omit<z.infer<typeof LogEntry>, 'patch'> {
   readonly patch: Patch;
 }
 
+/** A change with why it was made. */
+export type Commit = Pick<LogEntry, 'role' | 'patch'>;
+
 /** What the database says of itself. */
 export const Meta = z.object({ schemaVersion: z.literal(1), revision: z.number().int().min(0) });
 export type Meta = z.infer<typeof Meta>;

@@ -11,6 +11,7 @@ import { ViewPreset } from '@/core/model/viewPreset';
 import { isKnownZone } from '@/core/time/zones';
 import { workerEngine } from '@/engine/client';
 import { openDatabase } from './database';
+import { browserHandover } from './handover';
 import { Store } from './store';
 import { browserTabs } from './tabs';
 
@@ -93,7 +94,12 @@ function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
 /** Opens the browser's data; fills it with what the server gives when there is none. */
 export async function openStore(): Promise<Store> {
   if (!('Temporal' in globalThis)) await import('temporal-polyfill/global');
-  const store = await Store.open({ database: openDatabase(), engine: workerEngine(), tabs: browserTabs() });
+  const store = await Store.open({
+    database: openDatabase(),
+    engine: workerEngine(),
+    tabs: browserTabs(),
+    handover: browserHandover(),
+  });
   if (store.isNew) {
     const { demo } = await fetchStart();
     const now = Date.now();

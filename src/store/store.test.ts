@@ -6,6 +6,7 @@ import { calendar, context, event, FENNICK, stateWith } from '../../testing/samp
 import { initialSettings } from '@/core/model/initialSettings';
 import { localEngine } from '@/engine/localEngine';
 import type { Database } from './database';
+import type { Handover, Left } from './handover';
 import { KEPT_COMMITS } from './journal';
 import { NewerDataError } from './load';
 import { Store } from './store';
@@ -106,6 +107,94 @@ test('a tab that dies between the journal and the records has lost nothing', asy
   expect(await shown(again)).toEqual(['Buoy log']);
   expect(await database.getItem('journal')).toBeNull();
   expect(again.undo()?.summary.what).toBe('entry-made');
+});
+
+/** A handover between pages that live in one process, by what they have left. */
+function pages() {
+  const left = new Map<string, Left>();
+  const leavings = new Map<string, () => void>();
+  return {
+    left,
+    page: (name: string): Handover => ({
+      leave: (what) => void left.set(name, structuredClone(what)),
+      find: () => new Map([...left].filter(([key]) => key !== name)),
+      clear: (keys) => [...keys].forEach((key) => left.delete(key)),
+      clearOwn: () => void left.delete(name),
+      onLeaving: (leaving) => void leavings.set(name, leaving),
+      onLeft: () => undefined,
+    }),
+    leavePage: (name: string) => leavings.get(name)?.(),
+  };
+}
+
+test('a page that is left before a change is written hands it over to the next', async () => {
+  const database = freshDatabase();
+  const { left, page, leavePage } = pages();
+  const member = localTabs();
+  const first = await Store.open({
+    database,
+    engine: localEngine(),
+    tabs: member(),
+    handover: page('first'),
+  });
+  await first.commit(begin, 'quiet');
+  await first.commit(making(first, 'written'));
+  // From here on nothing is written: the turn to write never comes.
+  let release = () => {};
+  void member().exclusively(() => new Promise<void>((resolve) => (release = resolve)));
+  void first.commit(making(first, 'Buoy log'));
+  first.undo();
+  first.redo();
+  void first.commit(making(first, 'Fog signal test'));
+  leavePage('first');
+  expect(left.size).toBe(1);
+
+  const next = await Store.open({
+    database,
+    engine: localEngine(),
+    tabs: localTabs()(),
+    handover: page('next'),
+  });
+  expect(titles(next)).toEqual(['Buoy log', 'Fog signal test', 'written']);
+  expect(await shown(next)).toEqual(['Buoy log', 'Fog signal test', 'written']);
+  expect(next.getSnapshot().history.done).toHaveLength(3);
+  expect(left.size).toBe(0);
+  expect(titles(await open(database))).toEqual(['Buoy log', 'Fog signal test', 'written']);
+
+  // The page comes back after all, and finds its changes written.
+  release();
+  await first.settled();
+  expect(titles(first)).toEqual(['Buoy log', 'Fog signal test', 'written']);
+  const last = await open(database);
+  expect(titles(last)).toEqual(['Buoy log', 'Fog signal test', 'written']);
+  expect(last.getSnapshot().history.done).toHaveLength(3);
+});
+
+test('what a page wrote after it was left is not made twice', async () => {
+  const database = freshDatabase();
+  const { left, page, leavePage } = pages();
+  const first = await Store.open({
+    database,
+    engine: localEngine(),
+    tabs: localTabs()(),
+    handover: page('first'),
+  });
+  await first.commit(begin, 'quiet');
+  const writing = first.commit(making(first, 'Buoy log'));
+  leavePage('first');
+  const handed = structuredClone([...left.values()]);
+  await writing;
+  expect(left.size).toBe(0);
+  left.set('first', handed[0]!);
+  const next = await Store.open({
+    database,
+    engine: localEngine(),
+    tabs: localTabs()(),
+    handover: page('next'),
+  });
+  expect(titles(next)).toEqual(['Buoy log']);
+  expect(next.getSnapshot().history.done).toHaveLength(1);
+  expect(left.size).toBe(0);
 });
 
 test('a change that does not fit is taken back as a whole and said, and what was before is intact', async () => {

@@ -4,7 +4,18 @@ import type { State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/client';
 import { AttachmentFiles, type FilesFailure, isQuotaError } from './attachmentFiles';
 import type { Database } from './database';
-import { JOURNAL_KEY, KEPT_COMMITS, type LogEntry, logKey, Meta, META_KEY, parseLogEntry } from './journal';
+import type { Handover } from './handover';
+import {
+  type Commit,
+  JOURNAL_KEY,
+  KEPT_COMMITS,
+  LOG_PREFIX,
+  type LogEntry,
+  logKey,
+  Meta,
+  META_KEY,
+  parseLogEntry,
+} from './journal';
 import { commitTexts, loadDatabase, type SetAside } from './load';
 import type { Tabs } from './tabs';
 
@@ -20,6 +31,9 @@ export interface Snapshot {
 const LARGE = 1000;
 const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
+const isSame = (one: Commit, other: Commit): boolean =>
+  one.role === other.role && one.patch.id === other.patch.id;
+
 /** Why a commit could not be kept. It has been taken back. */
 export type CommitFailure = 'storage-full' | 'storage-failed';
 
@@ -28,11 +42,13 @@ export interface StoreParts {
   readonly engine: EngineClient;
   readonly tabs: Tabs;
   readonly files?: AttachmentFiles;
+  readonly handover?: Handover;
 }
 
 /**
  * The data of the person. A commit shows at once in the snapshot and the engine; it is then written with a journal,
- * one after the other over all tabs. One that can't be written is taken back and reported.
+ * one after the other over all tabs. One that can't be written is taken back and reported. What is not written when the
+ * page is left is handed over to the next.
  */
 export class Store {
   private snapshot: Snapshot;
@@ -40,7 +56,7 @@ export class Store {
   readonly files: AttachmentFiles;
   private readonly listeners = new Set<() => void>();
   private readonly failureListeners = new Set<(failure: CommitFailure) => void>();
-  private readonly pending: { role: CommitRole; patch: Patch }[] = [];
+  private readonly pending: Commit[] = [];
   private writing: Promise<void> = Promise.resolve();
 
   private constructor(
@@ -58,13 +74,24 @@ export class Store {
     parts.tabs.listen((revision) => {
       if (revision > this.revision) void this.enqueue(() => this.catchUp());
     });
+    parts.handover?.onLeaving(() => this.leave());
+    parts.handover?.onLeft(() => void this.takeOver());
   }
 
   /** Opens the database, completing an unfinished commit, and hands the entries to the engine. */
   static async open(parts: StoreParts): Promise<Store> {
     const loaded = await parts.tabs.exclusively(() => loadDatabase(parts.database));
     await parts.engine.load(loaded.entryChunks);
-    return new Store(parts, loaded.state, loaded.history, loaded.revision, loaded.setAside, loaded.isNew);
+    const store = new Store(
+      parts,
+      loaded.state,
+      loaded.history,
+      loaded.revision,
+      loaded.setAside,
+      loaded.isNew,
+    );
+    if (!loaded.isNew) await store.takeOver();
+    return store;
   }
 
   getSnapshot = (): Snapshot => this.snapshot;
@@ -124,6 +151,29 @@ export class Store {
     return this.writing;
   }
 
+  private leave(): void {
+    if (this.pending.length > 0) this.parts.handover?.leave({ since: this.revision, commits: this.pending });
+  }
+
+  /** Makes the changes that a page left before it had written them. Those that it wrote all the same are known. */
+  private async takeOver(): Promise<void> {
+    const { database, handover } = this.parts;
+    const left = handover?.find();
+    if (!handover || !left || left.size === 0) return;
+    const written = await this.enqueue(async () => {
+      await this.catchUp();
+      const keys = (await database.getAllKeys()).filter((key) => key.startsWith(LOG_PREFIX));
+      return Object.values(await database.getMany(keys)).flatMap((text) => parseLogEntry(text) ?? []);
+    });
+    const kept = [...left.values()].flatMap(({ since, commits }) =>
+      commits
+        .filter((commit) => !written.some((entry) => entry.revision > since && isSame(entry, commit)))
+        .map(({ patch, role }) => this.commit(patch, role)),
+    );
+    await Promise.all(kept);
+    handover.clear(left.keys());
+  }
+
   private enqueue<Result>(task: () => Promise<Result>): Promise<Result> {
     const result = this.writing.then(() => this.parts.tabs.exclusively(task));
     this.writing = result.then(
@@ -143,10 +193,12 @@ export class Store {
     for (const listener of this.listeners) listener();
   }
 
-  private async write(entry: { role: CommitRole; patch: Patch }): Promise<boolean> {
+  private async write(entry: Commit): Promise<boolean> {
     const { database } = this.parts;
     try {
       await this.catchUp();
+      // The page was left and came back, and another has written it meanwhile.
+      if (!this.pending.includes(entry)) return true;
       const logEntry: LogEntry = { revision: this.revision + 1, ...entry };
       if (entry.patch.changes.length > LARGE) await nextTask();
       const text = JSON.stringify(logEntry);
@@ -156,6 +208,7 @@ export class Store {
       await database.setMany(commitTexts(this.snapshot.state, logEntry, text));
       this.revision = logEntry.revision;
       this.pending.splice(this.pending.indexOf(entry), 1);
+      if (this.pending.length === 0) this.parts.handover?.clearOwn();
       await database.removeMany([JOURNAL_KEY, logKey(logEntry.revision - KEPT_COMMITS)]);
       this.parts.tabs.announce(logEntry.revision);
       return true;
@@ -165,7 +218,7 @@ export class Store {
     }
   }
 
-  private async takeBack(entry: { role: CommitRole; patch: Patch }, error: unknown): Promise<void> {
+  private async takeBack(entry: Commit, error: unknown): Promise<void> {
     this.pending.splice(this.pending.indexOf(entry), 1);
     const history = this.snapshot.history;
     const without = {
@@ -190,8 +243,11 @@ export class Store {
     const texts = await database.getMany(missing);
     const entries = missing.map((key) => parseLogEntry(texts[key]));
     if (entries.every((entry) => entry !== undefined)) {
-      for (const entry of entries)
-        this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
+      for (const entry of entries) {
+        const own = this.pending.findIndex((commit) => isSame(entry, commit));
+        if (own !== -1) this.pending.splice(own, 1);
+        else this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
+      }
     } else {
       // Too far behind: everything is read anew.
       const loaded = await loadDatabase(database);
