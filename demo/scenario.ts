@@ -115,6 +115,7 @@ export const settings: Settings = {
   zoneRails: [{ zone: 'America/Halifax', label: 'Halifax' }],
   targetCalendarId: 'meetings',
   defaultLengthMinutes: 60,
+  weekStart: 1,
   demoNow: NOW,
   workingPattern: {
     weekdays: [

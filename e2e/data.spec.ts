@@ -1,10 +1,4 @@
-import type { Page } from '@playwright/test';
-import { calendarAction, card, expect, expectKept, openPlan, test } from './pages';
-
-const writeLine = async (page: Page, text: string) => {
-  await page.getByTestId('entry-line').fill(text);
-  await page.getByTestId('entry-line').press('Enter');
-};
+import { calendarAction, card, expect, expectKept, openPlan, test, writeLine } from './pages';
 
 test('a tab killed between the journal and the records loses nothing', async ({ context, baseURL }) => {
   const page = await context.newPage();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseView, expect, expectKept, openPlan, openTool, press, test } from './pages';
+import { card, chooseView, expect, expectKept, openPlan, openTool, press, test, writeLine } from './pages';
 
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
 const close = (page: Page) =>
@@ -129,6 +129,27 @@ test('parts of Plan are folded away, and stay so', async ({ page }) => {
   await press(again.getByRole('button', { name: 'Load strip' }));
   await close(page);
   await expect(page.getByTestId('load-strip')).toBeVisible();
+});
+
+test('weeks begin with the day that is chosen, in every view and in repeats', async ({ page }) => {
+  await openPlan(page, '/?view=week&date=2027-03-09');
+  await expect(page.getByTestId('day-head').first()).toHaveAccessibleName(/^Monday 8 March/);
+  const sheet = await openTool(page, /^How it looks/);
+  await sheet.getByLabel('Weeks begin on').selectOption('Sunday');
+  await close(page);
+  await expect(page.getByTestId('day-head').first()).toHaveAccessibleName(/^Sunday 7 March/);
+  await expect(page.getByTestId('day-head').last()).toHaveAccessibleName(/^Saturday 13 March/);
+  await expect(page.getByTestId('load-strip')).toHaveAttribute('aria-valuetext', /^Week of 7 March/);
+  await page.keyboard.press(']');
+  await expect(page.getByTestId('day-head').first()).toHaveAccessibleName(/^Sunday 14 March/);
+  await page.goto('/?view=weeks&weeks=2&date=2027-03-09');
+  const cells = page.getByTestId('weeks').getByRole('gridcell');
+  await expect(cells.first()).toHaveAccessibleName(/^Sunday 7 March/);
+  await expect(page.getByTestId('weeks').getByRole('rowheader').first()).toHaveText(/^W10/);
+  await page.goto('/?view=day&date=2027-03-09');
+  await writeLine(page, 'Buoy log every other Tue and Sun 12:30 30 min');
+  await press(card(page, /Buoy log/));
+  await expect(page.getByText(/every other week on .*, in weeks from Sunday on/i).first()).toBeVisible();
 });
 
 test('the day heads show a second calendar', async ({ page }) => {

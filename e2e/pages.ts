@@ -199,3 +199,9 @@ export async function calendarAction(page: Page, calendar: string, action: RegEx
   await press(page.getByRole('button', { name: `More for ${calendar}` }));
   await press(page.getByRole('menuitem', { name: action }));
 }
+
+/** Writes an entry into the entry line and keeps it. */
+export async function writeLine(page: Page, text: string): Promise<void> {
+  await page.getByTestId('entry-line').fill(text);
+  await page.getByTestId('entry-line').press('Enter');
+}

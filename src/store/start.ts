@@ -47,6 +47,14 @@ function deviceZone(): string {
   return isKnownZone(zone) ? zone : 'UTC';
 }
 
+/** The day that weeks begin with where the device is set to, an ISO weekday; Monday where the browser does not say. */
+function deviceWeekStart(): number {
+  const device: Intl.Locale & { getWeekInfo?: () => { firstDay: number } } = new Intl.Locale(
+    navigator.language,
+  );
+  return device.getWeekInfo?.().firstDay ?? 1;
+}
+
 /** The records that someone begins with who has none: one calendar, so that an entry has a place to go. */
 function firstRecords(now: number): Change[] {
   const calendar: Calendar = {
@@ -61,7 +69,12 @@ function firstRecords(now: number): Change[] {
   };
   return [
     { collection: 'calendars', id: calendar.id, before: null, after: calendar },
-    { collection: 'settings', id: 'settings', before: null, after: initialSettings(deviceZone()) },
+    {
+      collection: 'settings',
+      id: 'settings',
+      before: null,
+      after: initialSettings(deviceZone(), deviceWeekStart()),
+    },
   ];
 }
 
@@ -113,7 +126,7 @@ export async function openStore(): Promise<Store> {
     if (demo) await store.files.write(new Map(Object.entries(demo.files)));
     await store.commit(patch, 'quiet');
   } else if (!store.getSnapshot().state.settings.has('settings')) {
-    const settings = initialSettings(deviceZone());
+    const settings = initialSettings(deviceZone(), deviceWeekStart());
     await store.commit(
       {
         id: 'settings',

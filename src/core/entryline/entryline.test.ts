@@ -1,24 +1,27 @@
 import { parseLocal, parseDate } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { findLength } from './lengths';
-import { parseEntryLine } from './parseEntryLine';
+import { type EntryLineContext, parseEntryLine } from './parseEntryLine';
+
+const contextAt = (now: string, selected: string): EntryLineContext => ({
+  nowWall: parseLocal(now),
+  zone: 'Europe/Lisbon',
+  selectedDay: parseDate(selected),
+  defaultLength: 3_600_000,
+  calendars: [
+    { id: 'me', name: 'Meetings', mark: 'ME' },
+    { id: 'sv', name: 'Site visits', mark: 'SV' },
+  ],
+  zones: [
+    { name: 'Halifax', zone: 'America/Halifax' },
+    { name: 'New York', zone: 'America/New_York' },
+    { name: 'UTC', zone: 'UTC' },
+  ],
+});
+const context = contextAt('2027-03-09T10:20', '2027-03-09');
 
 const read = (text: string, now = '2027-03-09T10:20', selected = '2027-03-09') => {
-  const draft = parseEntryLine(text, {
-    nowWall: parseLocal(now),
-    zone: 'Europe/Lisbon',
-    selectedDay: parseDate(selected),
-    defaultLength: 3_600_000,
-    calendars: [
-      { id: 'me', name: 'Meetings', mark: 'ME' },
-      { id: 'sv', name: 'Site visits', mark: 'SV' },
-    ],
-    zones: [
-      { name: 'Halifax', zone: 'America/Halifax' },
-      { name: 'New York', zone: 'America/New_York' },
-      { name: 'UTC', zone: 'UTC' },
-    ],
-  });
+  const draft = parseEntryLine(text, contextAt(now, selected));
   const at = (wall: number) => new Date(wall).toISOString().slice(5, 16);
   return {
     title: draft.title,
@@ -56,6 +59,13 @@ test.each([
   ['Meet 3 keepers about 2 lamps', 'Meet 3 keepers about 2 lamps', '03-09T10:30/11:30', ''],
 ])('%s', (text, title, when, place) => {
   expect(read(text)).toMatchObject({ title, when, place });
+});
+
+test('days every few weeks belong together by the week that the person keeps', () => {
+  const rules = (weekStart: number) =>
+    parseEntryLine('Buoy log every other Tue and Sun 12:30', { ...context, weekStart }).recurrence?.rules;
+  expect(rules(1)).toEqual(['FREQ=WEEKLY;INTERVAL=2;BYDAY=TU,SU']);
+  expect(rules(7)).toEqual(['FREQ=WEEKLY;INTERVAL=2;WKST=SU;BYDAY=TU,SU']);
 });
 
 test.each([

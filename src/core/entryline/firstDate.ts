@@ -6,9 +6,9 @@ import type { RepeatSaid } from './repeats';
 /** How far a first date is looked for: a 29 February comes within eight years. */
 const FARTHEST = 9 * 366 * DAY;
 
-/** The choice that a line says, for a start at a wall time. */
-export function choiceSaid(said: RepeatSaid, startWall: number): RepeatChoice {
-  const plain = plainChoice(said.frequency, startWall);
+/** The choice that a line says, for a start at a wall time and weeks that begin with an ISO weekday. */
+export function choiceSaid(said: RepeatSaid, startWall: number, weekStart: number): RepeatChoice {
+  const plain = plainChoice(said.frequency, startWall, weekStart);
   return {
     ...plain,
     interval: said.interval,
@@ -30,7 +30,7 @@ export function firstDay(said: RepeatSaid, from: number): number {
   // From a year before, every week, month and year: the interval counts from the first date.
   const start = (from - 400) * DAY;
   const rule = {
-    ...ruleOfChoice(choiceSaid(said, start), start),
+    ...ruleOfChoice(choiceSaid(said, start, 1), start),
     interval: 1,
     count: undefined,
     until: undefined,

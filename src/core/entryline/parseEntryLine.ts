@@ -40,6 +40,8 @@ export interface EntryLineContext {
   /** Milliseconds. */
   readonly defaultLength: number;
   readonly calendars: readonly Pick<Calendar, 'id' | 'name' | 'mark'>[];
+  /** The ISO weekday that weeks begin with; Monday if not said. */
+  readonly weekStart?: number;
   /** The zones that may stand behind a time, by the names that a person writes. */
   readonly zones?: readonly NamedZone[];
 }
@@ -145,7 +147,9 @@ export function parseEntryLine(text: string, context: EntryLineContext): EntryLi
     ...(repeat
       ? {
           recurrence: {
-            rules: [formatRule(ruleOfChoice(choiceSaid(repeat, startWall), startWall))],
+            rules: [
+              formatRule(ruleOfChoice(choiceSaid(repeat, startWall, context.weekStart ?? 1), startWall)),
+            ],
             dates: [],
             exceptionDates: [],
           },

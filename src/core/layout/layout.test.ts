@@ -220,12 +220,11 @@ describe('ribbons', () => {
 
 test('views show their days, and steps keep the weekday', () => {
   const tuesday = { view: 'workdays' as const, day, dayCount: 3, weekCount: 4 as const, weekends: true };
-  expect(shownDays(tuesday, standardWorkingPattern).map((shown) => shown - day)).toEqual([-1, 0, 1, 2, 3]);
-  expect(shownDays({ ...tuesday, view: 'week' }, standardWorkingPattern)).toHaveLength(7);
-  expect(shownDays({ ...tuesday, view: 'week' }, standardWorkingPattern, { weekStart: 7 })[0]).toBe(day - 2);
-  expect(stepRange(tuesday, 1, standardWorkingPattern).day).toBe(day + 7);
-  expect(stepRange({ ...tuesday, view: 'days' }, -1, standardWorkingPattern).day).toBe(day - 3);
-  expect(stepRange({ ...tuesday, view: 'day' }, 1, standardWorkingPattern).day * DAY).toBe(
-    day * DAY + 24 * HOUR,
-  );
+  const habits = { workingPattern: standardWorkingPattern, weekStart: 1 };
+  expect(shownDays(tuesday, habits).map((shown) => shown - day)).toEqual([-1, 0, 1, 2, 3]);
+  expect(shownDays({ ...tuesday, view: 'week' }, habits)).toHaveLength(7);
+  expect(shownDays({ ...tuesday, view: 'week' }, { ...habits, weekStart: 7 })[0]).toBe(day - 2);
+  expect(stepRange(tuesday, 1, habits).day).toBe(day + 7);
+  expect(stepRange({ ...tuesday, view: 'days' }, -1, habits).day).toBe(day - 3);
+  expect(stepRange({ ...tuesday, view: 'day' }, 1, habits).day * DAY).toBe(day * DAY + 24 * HOUR);
 });

@@ -12,12 +12,12 @@ test('a wide strip shows thirteen weeks, a phone five, and none fewer than three
 
 test('the strip stays where it is while the shown days lie in it, and goes no further than it must', () => {
   const week = { first: MONDAY, last: MONDAY + 6 };
-  const shown = firstWeekFor(undefined, 13, week);
+  const shown = firstWeekFor(undefined, 13, week, 1);
   expect(shown).toBe(MONDAY - 28);
-  expect(firstWeekFor(shown, 13, { first: MONDAY + 7, last: MONDAY + 13 })).toBe(shown);
+  expect(firstWeekFor(shown, 13, { first: MONDAY + 7, last: MONDAY + 13 }, 1)).toBe(shown);
   const later = { first: MONDAY + 70, last: MONDAY + 76 };
-  expect(firstWeekFor(shown, 13, later)).toBe(MONDAY + 70 + 7 - 7 * 12);
-  expect(firstWeekFor(shown, 13, { first: MONDAY - 35, last: MONDAY - 29 })).toBe(MONDAY - 42);
+  expect(firstWeekFor(shown, 13, later, 1)).toBe(MONDAY + 70 + 7 - 7 * 12);
+  expect(firstWeekFor(shown, 13, { first: MONDAY - 35, last: MONDAY - 29 }, 1)).toBe(MONDAY - 42);
 });
 
 test('whatever is shown and wherever one goes, the shown days lie in the strip', () => {
@@ -28,8 +28,8 @@ test('whatever is shown and wherever one goes, the shown days lie in the strip',
       fc.integer({ min: -4000, max: 4000 }),
       fc.integer({ min: 0, max: 13 }),
       (weeks, from, to, length) => {
-        const shown = firstWeekFor(undefined, weeks, { first: from, last: from });
-        const first = firstWeekFor(shown, weeks, { first: to, last: to + length });
+        const shown = firstWeekFor(undefined, weeks, { first: from, last: from }, 1);
+        const first = firstWeekFor(shown, weeks, { first: to, last: to + length }, 1);
         expect(weekdayOf(first)).toBe(1);
         expect(first).toBeLessThanOrEqual(to);
         expect(to).toBeLessThan(first + weeks * 7);

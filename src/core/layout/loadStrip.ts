@@ -15,7 +15,7 @@ export function firstWeekFor(
   shown: number | undefined,
   weeks: number,
   range: { readonly first: number; readonly last: number },
-  weekStart = 1,
+  weekStart: number,
 ): number {
   const from = startOfWeek(range.first, weekStart);
   const to = startOfWeek(range.last, weekStart);

@@ -40,7 +40,7 @@ test('paper has its size at 96 pixels to the inch, upright and across', () => {
 });
 
 test('a month is a grid of weeks that holds each of its days once', () => {
-  const { weeks } = monthGrid(2027, 3);
+  const { weeks } = monthGrid(2027, 3, 1);
   expect(weeks).toHaveLength(5);
   expect(weeks[0]![0]).toBe(parseDate('2027-03-01'));
   expect(weeks.flat().filter((day) => day !== undefined)).toHaveLength(31);

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { initialLook, VIEWS } from '../model/look';
-import { parseDate, weekdayOf } from '../time/civil';
+import { parseDate, startOfWeek, weekdayOf } from '../time/civil';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { firstWeekFor } from './loadStrip';
+import { weeksOf } from './weekRows';
 import { addMonths, shownDays, stepRange, type ViewRange, weekNumber } from './views';
 
 const tuesday = parseDate('2027-03-09');
@@ -12,7 +13,9 @@ const range = (fields: Partial<ViewRange>): ViewRange => ({
   day: tuesday,
   ...fields,
 });
-const shown = (fields: Partial<ViewRange>) => shownDays(range(fields), standardWorkingPattern);
+const habits = { workingPattern: standardWorkingPattern, weekStart: 1 };
+const shown = (fields: Partial<ViewRange>) => shownDays(range(fields), habits);
+const weekdays = fc.integer({ min: 1, max: 7 });
 const days = fc.integer({ min: parseDate('1990-01-01'), max: parseDate('2060-12-31') });
 
 test('weeks show as many whole weeks as asked for, or those of the month', () => {
@@ -36,8 +39,28 @@ test('a year has its days, lanes have one, and a period is shown in whole weeks'
   expect(shown({ view: 'year', day: parseDate('2028-02-29') })).toHaveLength(366);
   expect(shown({ view: 'lanes' })).toEqual([tuesday]);
   const period = { first: parseDate('2027-03-03'), end: parseDate('2027-04-01') };
-  const weeks = shownDays(range({}), standardWorkingPattern, { period });
+  const weeks = shownDays(range({}), habits, period);
   expect([weeks[0], weeks.at(-1)]).toEqual([parseDate('2027-03-01'), parseDate('2027-04-04')]);
+});
+
+test('weeks begin with the day that the person begins them with', () => {
+  fc.assert(
+    fc.property(days, weekdays, fc.constantFrom(...VIEWS), (day, weekStart, view) => {
+      const own = { ...habits, weekStart };
+      const weeks = shownDays(range({ day, view: 'weeks' }), own);
+      expect([weekdayOf(weeks[0]!), weeks.length % 7]).toEqual([weekStart, 0]);
+      const week = shownDays(range({ day, view: 'week' }), own);
+      expect(week).toContain(day);
+      expect(weekdayOf(week[0]!)).toBe(weekStart);
+      // All seven days of a row of Weeks stand in the row, whatever it begins with.
+      expect(weeksOf(weeks, weekStart).map((row) => row.length)).toEqual(
+        Array.from({ length: weeks.length / 7 }, () => 7),
+      );
+      const there = stepRange(range({ day, view }), 1, own);
+      const shownThere = shownDays(there, own);
+      if (view !== 'workdays') expect(shownThere).toContain(there.day);
+    }),
+  );
 });
 
 test('a step and a step back show the selected day again', () => {
@@ -49,13 +72,13 @@ test('a step and a step back show the selected day again', () => {
       fc.boolean(),
       (day, view, weekCount, weekends) => {
         const from = range({ view, day, weekCount, weekends });
-        const there = stepRange(from, 1, standardWorkingPattern);
-        const back = stepRange(there, -1, standardWorkingPattern);
+        const there = stepRange(from, 1, habits);
+        const back = stepRange(there, -1, habits);
         expect(there.day).toBeGreaterThan(day);
         // The last of February stands for a day that the month has not.
         if (view === 'year') expect(Math.abs(back.day - day)).toBeLessThanOrEqual(1);
         else if (view === 'days' && !weekends)
-          expect(shownDays(back, standardWorkingPattern)).toEqual(shownDays(from, standardWorkingPattern));
+          expect(shownDays(back, habits)).toEqual(shownDays(from, habits));
         else expect(back.day).toBe(day);
       },
     ),
@@ -69,8 +92,8 @@ test('steps leave no day out and show none twice', () => {
       fc.constantFrom('day' as const, 'days' as const, 'week' as const, 'weeks' as const),
       (day, view) => {
         const from = range({ view, day, weekCount: 3 });
-        const first = shownDays(from, standardWorkingPattern);
-        const next = shownDays(stepRange(from, 1, standardWorkingPattern), standardWorkingPattern);
+        const first = shownDays(from, habits);
+        const next = shownDays(stepRange(from, 1, habits), habits);
         expect(next[0]).toBe(first.at(-1)! + 1);
       },
     ),
@@ -80,7 +103,7 @@ test('steps leave no day out and show none twice', () => {
 test('a period takes the place of days, weeks or an agenda; a year shows all its days', () => {
   const period = { first: parseDate('2027-03-01'), end: parseDate('2027-03-11') };
   const shown = (view: ViewRange['view'], weekends = true) =>
-    shownDays(range({ view, day: parseDate('2027-03-09'), weekends }), standardWorkingPattern, { period });
+    shownDays(range({ view, day: parseDate('2027-03-09'), weekends }), habits, period);
   expect(shown('days')).toHaveLength(10);
   expect(shown('days', false)).toHaveLength(8);
   expect(shown('agenda')).toHaveLength(10);
@@ -96,7 +119,21 @@ test('months on keep the date, or take the last of a shorter month', () => {
 
 test('weeks are numbered by ISO 8601', () => {
   const numbers = ['2027-01-01', '2027-01-04', '2027-03-09', '2026-12-31', '2024-12-30', '2021-01-03'];
-  expect(numbers.map((date) => weekNumber(parseDate(date)))).toEqual([53, 1, 10, 53, 1, 53]);
+  expect(numbers.map((date) => weekNumber(parseDate(date), 1))).toEqual([53, 1, 10, 53, 1, 53]);
+});
+
+test('a week that begins on another day has the number of the ISO week that most of it lies in', () => {
+  // Sunday 7 to Saturday 13 March 2027, and Saturday 6 to Friday 12 March.
+  expect([weekNumber(parseDate('2027-03-07'), 7), weekNumber(parseDate('2027-03-13'), 7)]).toEqual([10, 10]);
+  expect([weekNumber(parseDate('2027-03-06'), 6), weekNumber(parseDate('2027-03-12'), 6)]).toEqual([10, 10]);
+  fc.assert(
+    fc.property(days, weekdays, (day, weekStart) => {
+      const first = startOfWeek(day, weekStart);
+      const each = Array.from({ length: 7 }, (_, index) => weekNumber(first + index, 1));
+      const number = weekNumber(day, weekStart);
+      expect(each.filter((other) => other === number).length).toBeGreaterThanOrEqual(4);
+    }),
+  );
 });
 
 test('the strip comes to rest: where it is moved for a range, it stays', () => {
@@ -108,8 +145,8 @@ test('the strip comes to rest: where it is moved for a range, it stays', () => {
       days,
       (first, length, weeks, shownNow) => {
         const asked = { first, last: first + length - 1 };
-        const once = firstWeekFor(shownNow - (weekdayOf(shownNow) - 1), weeks, asked);
-        expect(firstWeekFor(once, weeks, asked)).toBe(once);
+        const once = firstWeekFor(shownNow - (weekdayOf(shownNow) - 1), weeks, asked, 1);
+        expect(firstWeekFor(once, weeks, asked, 1)).toBe(once);
       },
     ),
   );

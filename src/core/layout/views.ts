@@ -1,10 +1,13 @@
 import type { Look } from '../model/look';
-import type { WorkingPattern } from '../model/settings';
+import type { Settings } from '../model/settings';
 import { civilDate, dayNumber, daysInMonth, startOfWeek, weekdayOf } from '../time/civil';
 import { isWorkingWeekday } from '../time/workingPattern';
 
 /** What is looked at: a view, the selected day, and how far the view reaches. */
 export type ViewRange = Pick<Look, 'view' | 'dayCount' | 'weekCount' | 'weekends'> & { readonly day: number };
+
+/** What a person's weeks are like: their working days, and the day that they begin with (an ISO weekday). */
+export type WeekHabits = Pick<Settings, 'workingPattern' | 'weekStart'>;
 
 /** A half-open range of day numbers. */
 export interface DayRange {
@@ -34,7 +37,7 @@ export function yearOf(day: number): DayRange {
 export const MOST_DAYS = 14;
 
 /** The days that a view of weeks, a year or an agenda is about: the period, the month, or as many weeks as asked for. */
-export function rangeOf(range: ViewRange, period?: DayRange, weekStart = 1): DayRange {
+export function rangeOf(range: ViewRange, weekStart: number, period?: DayRange): DayRange {
   if (period) return period;
   if (range.view === 'year') return yearOf(range.day);
   if (range.view === 'agenda') return { first: range.day, end: range.day + AGENDA_STEP };
@@ -44,7 +47,7 @@ export function rangeOf(range: ViewRange, period?: DayRange, weekStart = 1): Day
 }
 
 /** The days of whole weeks that hold a range. */
-export function wholeWeeks({ first, end }: DayRange, weekStart = 1): DayRange {
+export function wholeWeeks({ first, end }: DayRange, weekStart: number): DayRange {
   return { first: startOfWeek(first, weekStart), end: startOfWeek(end - 1, weekStart) + 7 };
 }
 
@@ -54,12 +57,12 @@ export function wholeWeeks({ first, end }: DayRange, weekStart = 1): DayRange {
  */
 export function shownDays(
   range: ViewRange,
-  pattern: WorkingPattern,
-  { weekStart = 1, period }: { weekStart?: number; period?: DayRange } = {},
+  { workingPattern, weekStart }: WeekHabits,
+  period?: DayRange,
 ): number[] {
   const { view, day, dayCount, weekends } = range;
   const working = (days: number[]): number[] => {
-    const left = days.filter((shown) => isWorkingWeekday(pattern, weekdayOf(shown)));
+    const left = days.filter((shown) => isWorkingWeekday(workingPattern, weekdayOf(shown)));
     return left.length > 0 ? left : days;
   };
   const kept = (days: number[]): number[] => (weekends ? days : working(days));
@@ -76,7 +79,7 @@ export function shownDays(
     case 'workdays':
       return working(from(startOfWeek(day, weekStart), 7));
     case 'weeks': {
-      const { first, end } = wholeWeeks(rangeOf(range, period, weekStart), weekStart);
+      const { first, end } = wholeWeeks(rangeOf(range, weekStart, period), weekStart);
       return kept(from(first, end - first));
     }
     case 'year': {
@@ -84,7 +87,7 @@ export function shownDays(
       return from(first, end - first);
     }
     case 'agenda': {
-      const { first, end } = rangeOf(range, period, weekStart);
+      const { first, end } = rangeOf(range, weekStart, period);
       return from(first, end - first);
     }
   }
@@ -103,7 +106,7 @@ export function addMonths(day: number, months: number): number {
 export function stepRange<Range extends ViewRange>(
   range: Range,
   direction: 1 | -1,
-  pattern: WorkingPattern,
+  habits: WeekHabits,
 ): Range {
   const { view, day, dayCount, weekCount } = range;
   const to = (next: number): Range => ({ ...range, day: next });
@@ -113,11 +116,11 @@ export function stepRange<Range extends ViewRange>(
       return to(day + direction);
     case 'days': {
       if (range.weekends) return to(day + direction * dayCount);
-      const days = shownDays(range, pattern);
+      const days = shownDays(range, habits);
       if (direction === 1) return to(days.at(-1)! + 1);
       let first = days[0]!;
       for (let left = dayCount; left > 0 && day - first < 70;)
-        if (isWorkingWeekday(pattern, weekdayOf(--first))) left--;
+        if (isWorkingWeekday(habits.workingPattern, weekdayOf(--first))) left--;
       return to(first);
     }
     case 'workdays':
@@ -132,8 +135,8 @@ export function stepRange<Range extends ViewRange>(
   }
 }
 
-/** The ISO 8601 week number of a day. */
-export function weekNumber(day: number): number {
-  const thursday = startOfWeek(day) + 3;
+/** The ISO 8601 week number of a day's week; where weeks begin on another day, that of the week that most of it lies in. */
+export function weekNumber(day: number, weekStart: number): number {
+  const thursday = startOfWeek(startOfWeek(day, weekStart) + 3) + 3;
   return Math.floor((thursday - yearOf(thursday).first) / 7) + 1;
 }

@@ -145,7 +145,7 @@ test('a selected entry is named, however full its day is', () => {
 
 test('days fall into weeks, whatever day a week begins on', () => {
   const days = Array.from({ length: 14 }, (_, index) => monday + index);
-  expect(weeksOf(days).map((each) => each.length)).toEqual([7, 7]);
+  expect(weeksOf(days, 1).map((each) => each.length)).toEqual([7, 7]);
   expect(weeksOf(days, 7).map((each) => each.length)).toEqual([6, 7, 1]);
-  expect(weeksOf([monday + 4, monday + 7])).toEqual([[monday + 4], [monday + 7]]);
+  expect(weeksOf([monday + 4, monday + 7], 1)).toEqual([[monday + 4], [monday + 7]]);
 });

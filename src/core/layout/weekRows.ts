@@ -172,7 +172,7 @@ function namedLines(
 }
 
 /** The rows of a view of weeks: the shown days, a list for each week. */
-export function weeksOf(days: readonly number[], weekStart = 1): number[][] {
+export function weeksOf(days: readonly number[], weekStart: number): number[][] {
   const weeks: number[][] = [];
   let current: number | undefined;
   for (const day of days) {

@@ -25,7 +25,7 @@ export interface MonthGrid {
 }
 
 /** A month of a year as a grid of weeks. */
-export function monthGrid(year: number, month: number, weekStart = 1): MonthGrid {
+export function monthGrid(year: number, month: number, weekStart: number): MonthGrid {
   const first = dayNumber(year, month, 1);
   const count = daysInMonth(year, month);
   const lead = (weekdayOf(first) - weekStart + 7) % 7;

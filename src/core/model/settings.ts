@@ -37,6 +37,8 @@ export const Settings = z.object({
   /** The calendar that new entries go to. */
   targetCalendarId: z.string().optional(),
   workingPattern: WorkingPattern,
+  /** The day that weeks begin with, an ISO weekday. */
+  weekStart: z.number().int().min(1).max(7).default(1),
   defaultLengthMinutes: z.number().int().min(5).max(1440),
   /** The preset that Plan opens with. */
   startPresetId: z.string().optional(),

@@ -29,6 +29,8 @@ export interface RepeatChoice {
   readonly interval: number;
   /** ISO weekdays, for WEEKLY. */
   readonly weekdays: readonly number[];
+  /** The ISO weekday that weeks begin with: it tells which days every few weeks belong together. */
+  readonly weekStart: number;
   /** For MONTHLY and YEARLY. */
   readonly on: MonthDays;
   /** For MONTHLY the months that it is limited to, or none for all; for YEARLY its months. */
@@ -57,14 +59,18 @@ const ascending = (numbers: readonly number[]): number[] => [...new Set(numbers)
 /** 1, 2, ... before -1. */
 const monthDayOrder = (a: number, b: number): number => (a > 0 === b > 0 ? a - b : b - a);
 
-/** The choice that a start suggests for a frequency: on its own weekday, day and month. */
-export function plainChoice(frequency: RepeatFrequency, startWall: number): RepeatChoice {
+/**
+ * The choice that a start suggests for a frequency: on its own weekday, day and month.
+ * @param weekStart the ISO weekday that weeks begin with
+ */
+export function plainChoice(frequency: RepeatFrequency, startWall: number, weekStart: number): RepeatChoice {
   const day = Math.floor(startWall / DAY);
   const date = civilDate(day);
   return {
     frequency,
     interval: 1,
     weekdays: [weekdayOf(day)],
+    weekStart,
     on: { kind: 'days', days: [date.day] },
     months: frequency === 'YEARLY' ? [date.month] : [],
     skip: 'OMIT',
@@ -94,7 +100,10 @@ export function ruleOfChoice(choice: RepeatChoice, startWall: number): Recurrenc
   const { frequency, interval, ends, skip } = choice;
   const parts =
     frequency === 'WEEKLY'
-      ? { byDay: ascending(choice.weekdays).map((weekday) => ({ weekday, ordinal: 0 })) }
+      ? {
+          byDay: ascending(choice.weekdays).map((weekday) => ({ weekday, ordinal: 0 })),
+          weekStart: interval > 1 && choice.weekdays.length > 1 ? choice.weekStart : 1,
+        }
       : frequency === 'DAILY'
         ? {}
         : monthParts(choice, startWall);
@@ -156,7 +165,7 @@ export function choiceOfRule(rule: RecurrenceRule, start: RuleStart): RepeatChoi
   const frequency = REPEAT_FREQUENCIES.find((name) => name === rule.frequency);
   if (!frequency) return undefined;
   const startDay = Math.floor(startWall / DAY);
-  const plain = plainChoice(frequency, startWall);
+  const plain = plainChoice(frequency, startWall, rule.weekStart);
   // Monday to Friday is said by the week; a daily rule can say it, too.
   const isDailyByWeekdays = frequency === 'DAILY' && rule.interval === 1 && rule.byDay.length > 0;
   const named = ascending(rule.byDay.map((day) => day.weekday));
@@ -165,6 +174,7 @@ export function choiceOfRule(rule: RecurrenceRule, start: RuleStart): RepeatChoi
   const choice: RepeatChoice = {
     frequency: isDailyByWeekdays ? 'WEEKLY' : frequency,
     interval: rule.interval,
+    weekStart: rule.weekStart,
     weekdays: (frequency === 'WEEKLY' || isDailyByWeekdays) && named.length > 0 ? named : plain.weekdays,
     on,
     months: rule.byMonth.length > 0 ? ascending(rule.byMonth) : plain.months,
@@ -227,18 +237,18 @@ function isLastWorkday(day: number): boolean {
 }
 
 /** The repeats that fit a start, most usual first: what the editor offers to press. */
-export function quickChoices(startWall: number): RepeatChoice[] {
+export function quickChoices(startWall: number, weekStart: number): RepeatChoice[] {
   const day = Math.floor(startWall / DAY);
   const weekday = weekdayOf(day);
   const { ordinal, fromEnd } = placeInMonth(day);
-  const weekly = plainChoice('WEEKLY', startWall);
-  const monthly = plainChoice('MONTHLY', startWall);
+  const weekly = plainChoice('WEEKLY', startWall, weekStart);
+  const monthly = plainChoice('MONTHLY', startWall, weekStart);
   const nth = (of: number, what: number | 'workday'): RepeatChoice => ({
     ...monthly,
     on: { kind: 'nth', ordinal: of, weekday: what },
   });
   return [
-    plainChoice('DAILY', startWall),
+    plainChoice('DAILY', startWall, weekStart),
     ...(weekday <= 5 ? [{ ...weekly, weekdays: [1, 2, 3, 4, 5] }] : []),
     weekly,
     { ...weekly, interval: 2 },
@@ -246,7 +256,7 @@ export function quickChoices(startWall: number): RepeatChoice[] {
     ...(ordinal <= 4 ? [nth(ordinal, weekday)] : []),
     ...(fromEnd === -1 ? [nth(-1, weekday)] : []),
     ...(isLastWorkday(day) ? [nth(-1, 'workday')] : []),
-    plainChoice('YEARLY', startWall),
+    plainChoice('YEARLY', startWall, weekStart),
   ];
 }
 

@@ -101,6 +101,10 @@ export function localString(wall: number): string {
 /** Whether the text is a date that exists: `2027-02-30` does not. */
 export const isRealDate = (text: string): boolean => dateString(parseDate(text)) === text.slice(0, 10);
 
+/** The ISO weekdays in their order, from one on. */
+export const weekdaysFrom = (weekStart: number): number[] =>
+  Array.from({ length: 7 }, (_, index) => ((weekStart - 1 + index) % 7) + 1);
+
 /** The day number of the first day of the week that holds the day; weekStart as ISO weekday. */
 export const startOfWeek = (day: number, weekStart = 1): number =>
   day - ((weekdayOf(day) - weekStart + 7) % 7);

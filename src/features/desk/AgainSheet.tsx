@@ -1,9 +1,18 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { civilDate, DAY, dateString, dayNumber, daysInMonth, weekdayOf } from '@/core/time/civil';
+import {
+  civilDate,
+  DAY,
+  dateString,
+  dayNumber,
+  daysInMonth,
+  startOfWeek,
+  weekdaysFrom,
+} from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import type { CalendarEvent } from '@/core/model/entry';
 import { useCommands } from '@/features/workspace';
+import { useSettings } from '@/store';
 import { dayText, monthText, weekdayName } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -16,7 +25,6 @@ import { exchangeWords } from '@/ui/words/exchange';
 const said = exchangeWords.again;
 /** How many small months stand beside each other. */
 const MONTHS = 4;
-const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
 
 /** The first day of the month that lies some months after another. */
 function monthAfter(first: number, months: number): number {
@@ -101,12 +109,13 @@ function SmallMonth({
   const { colours } = useTheme();
   const { year, month } = civilDate(first);
   const days = Array.from({ length: daysInMonth(year, month) }, (_, index) => first + index);
-  const blanks = weekdayOf(first) - 1;
+  const { weekStart } = useSettings();
+  const blanks = first - startOfWeek(first, weekStart);
   return (
     <View role="group" aria-label={monthText(first)} style={styles.month}>
       <AppText weight="700">{monthText(first)}</AppText>
       <View style={styles.days}>
-        {WEEKDAYS.map((weekday) => (
+        {weekdaysFrom(weekStart).map((weekday) => (
           <View key={weekday} style={styles.day} aria-hidden>
             <AppText size="small" tone="quiet">
               {weekdayName(weekday, 'narrow')}

@@ -171,8 +171,8 @@ export function recurrenceAfterStart(before: EventForm, after: EventForm): Recur
   if (!chosen) return recurrence;
   const saying = (choice: RepeatChoice) =>
     formatRule(ruleOfChoice({ ...choice, ends: { kind: 'never' } }, from));
-  const offered = quickChoices(from).find((choice) => saying(choice) === saying(chosen));
-  const moved = offered && quickChoices(to).find((choice) => isSameKind(choice, offered));
+  const offered = quickChoices(from, chosen.weekStart).find((choice) => saying(choice) === saying(chosen));
+  const moved = offered && quickChoices(to, chosen.weekStart).find((choice) => isSameKind(choice, offered));
   if (!moved) return recurrence;
   return { ...recurrence, rules: [formatRule(ruleOfChoice({ ...moved, ends: chosen.ends }, to))] };
 }

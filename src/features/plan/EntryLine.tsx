@@ -79,6 +79,7 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
         selectedDay,
         defaultLength: lengthOfNew(calendar, settings) * MINUTE,
         calendars: writable,
+        weekStart: settings.weekStart,
         zones,
       });
     const first = parseFor(target);

@@ -3,7 +3,7 @@ import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
 import { eventAt, targetOfKey } from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
-import { DAY, dateString, localString, MINUTE, startOfWeek, weekdayOf } from '@/core/time/civil';
+import { DAY, dateString, localString, MINUTE, startOfWeek } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import {
   type Commands,
@@ -27,6 +27,7 @@ export function usePlanActions(
   const settings = useSettings();
   const { to } = usePlanAddress();
   const { zone, view, day } = address;
+  const { weekStart } = settings;
 
   const step = useCallback(
     (direction: 1 | -1) => {
@@ -41,9 +42,11 @@ export function usePlanActions(
   const toWeek = useCallback(
     (pressed: number) => {
       const keepsWeekday = view === 'week' || view === 'workdays' || view === 'weeks';
-      to({ day: keepsWeekday ? startOfWeek(pressed) + weekdayOf(day) - 1 : pressed });
+      to({
+        day: keepsWeekday ? startOfWeek(pressed, weekStart) + day - startOfWeek(day, weekStart) : pressed,
+      });
     },
-    [to, view, day],
+    [to, view, day, weekStart],
   );
   const toDays = useCallback(
     (first: number, count: number) => {
@@ -53,11 +56,11 @@ export function usePlanActions(
         to({
           view: 'weeks',
           day: first,
-          weekCount: Math.min(8, Math.max(2, Math.ceil((first + count - startOfWeek(first)) / 7))),
+          weekCount: Math.min(8, Math.max(2, Math.ceil((first + count - startOfWeek(first, weekStart)) / 7))),
           periodSetId: undefined,
         });
     },
-    [to],
+    [to, weekStart],
   );
   const openDay = useCallback((opened: number) => to({ view: 'day', day: opened }), [to]);
   const selectDay = useCallback((selected: number) => to({ day: selected }, { quietly: true }), [to]);

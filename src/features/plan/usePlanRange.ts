@@ -28,32 +28,33 @@ export interface PlanRange {
 }
 
 export function usePlanRange(address: PlanAddress): PlanRange {
-  const { workingPattern } = useSettings();
+  const { workingPattern, weekStart } = useSettings();
   const sets = usePeriodSets();
   return useMemo(() => {
+    const habits = { workingPattern, weekStart };
     const set = sets.find(({ id }) => id === address.periodSetId);
     const period = set && shownPeriod(address.view, set, address.day);
-    const days = shownDays(address, workingPattern, { period });
+    const days = shownDays(address, habits, period);
     const stepped = (direction: 1 | -1): number | undefined =>
       set && period
         ? periodBeside(set.rule, period, direction)?.first
-        : stepRange(address, direction, workingPattern).day;
+        : stepRange(address, direction, habits).day;
     const neighbours = ([1, -1] as const).flatMap((direction): DayRange[] => {
       const day = stepped(direction);
       // A year and an agenda ask for their days themselves.
       if (day === undefined || address.view === 'year' || address.view === 'agenda') return [];
       const beside = set && shownPeriod(address.view, set, day);
-      const shown = shownDays({ ...address, day }, workingPattern, { period: beside });
+      const shown = shownDays({ ...address, day }, habits, beside);
       return [{ first: shown[0]!, end: shown.at(-1)! + 1 }];
     });
     return {
       days,
       range: ABOUT_RANGE.has(address.view)
-        ? rangeOf(address, period)
+        ? rangeOf(address, weekStart, period)
         : { first: days[0]!, end: days.at(-1)! + 1 },
       period: set && period ? { set, period } : undefined,
       stepped,
       neighbours,
     };
-  }, [address, workingPattern, sets]);
+  }, [address, workingPattern, weekStart, sets]);
 }

@@ -38,7 +38,7 @@ export function PrintScreen() {
   const { width } = useWindowDimensions();
   const router = useRouter();
   const { address } = usePlanAddress();
-  const { workingPattern } = useSettings();
+  const { workingPattern, weekStart } = useSettings();
   const calendars = useListedCalendars();
   const [hidden, setHidden] = useState<readonly string[]>(address.hidden);
   const sets = usePeriodSets();
@@ -52,7 +52,7 @@ export function PrintScreen() {
     const hours = patternHours(workingPattern);
     return {
       layout,
-      range: rangeOfView ?? rangeForLayout(layout, address.day),
+      range: rangeOfView ?? rangeForLayout(layout, address.day, weekStart),
       fromMinute: Math.max(0, hours.from - 60),
       toMinute: Math.min(1440, hours.to + 60),
       notes: false,
@@ -64,7 +64,7 @@ export function PrintScreen() {
   });
   const change = (fields: Partial<PrintOptions>) => setOptions((before) => ({ ...before, ...fields }));
   const { layout, range } = options;
-  const ranges = pageRanges(layout, range);
+  const ranges = pageRanges(layout, range, weekStart);
   const { answer, failed, isStale } = useDays(ranges[0]!.first, ranges.at(-1)!.end, {
     hiddenCalendarIds: hidden,
     filter: address.filter,
@@ -121,7 +121,7 @@ export function PrintScreen() {
             onChange={(chosen) =>
               change({
                 layout: chosen,
-                range: rangeForLayout(chosen, range.first),
+                range: rangeForLayout(chosen, range.first, weekStart),
                 isAcross: isAcrossAtFirst(chosen),
               })
             }

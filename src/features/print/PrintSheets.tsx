@@ -38,7 +38,7 @@ export function PrintSheets({
   answer: DaysAnswer;
   calendars: readonly Calendar[];
 }) {
-  const { workingPattern } = useSettings();
+  const { workingPattern, weekStart } = useSettings();
   const entries = useSnapshot(({ state }) => state.entries);
   const { layout, range, smallMonths } = options;
   const sheet = sheetSize(options.paper, options.isAcross);
@@ -47,7 +47,7 @@ export function PrintSheets({
     () => (occurrence: Occurrence) => (options.notes ? (entries.get(occurrence.entryId)?.notes ?? '') : ''),
     [options.notes, entries],
   );
-  const ranges = useMemo(() => pageRanges(layout, range), [layout, range]);
+  const ranges = useMemo(() => pageRanges(layout, range, weekStart), [layout, range, weekStart]);
   const whole = ranges[0]!;
   const blocks = useMemo(() => {
     const { first, end } = ranges[0]!;
@@ -69,7 +69,7 @@ export function PrintSheets({
   return ranges.map((page, index) => {
     const shown =
       layout === 'workdays'
-        ? shownDays({ ...initialLook, view: 'workdays', day: page.first }, workingPattern)
+        ? shownDays({ ...initialLook, view: 'workdays', day: page.first }, { workingPattern, weekStart })
         : Array.from({ length: page.end - page.first }, (_, day) => page.first + day);
     const occurrences = answer.occurrences;
     return (

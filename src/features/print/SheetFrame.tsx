@@ -3,6 +3,7 @@ import type { SheetSize } from '@/core/layout/paper';
 import { addMonths, type DayRange } from '@/core/layout/views';
 import { monthGrid } from '@/core/layout/yearMonths';
 import { civilDate } from '@/core/time/civil';
+import { useSettings } from '@/store';
 import { dayOfMonthText, monthText } from '@/ui/dates';
 import { words } from '@/ui/words';
 import { classes } from './printClasses';
@@ -71,11 +72,12 @@ export function SheetFrame({
 }
 
 function SmallMonth({ day, shown }: { day: number; shown: DayRange }) {
+  const { weekStart } = useSettings();
   const { year, month } = civilDate(day);
   return (
     <div className={classes.month}>
       <div className={classes.monthName}>{monthText(day)}</div>
-      {monthGrid(year, month).weeks.map((week, row) => (
+      {monthGrid(year, month, weekStart).weeks.map((week, row) => (
         <div key={row} className={classes.monthWeek}>
           {week.map((each, column) => (
             <span

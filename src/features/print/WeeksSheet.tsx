@@ -1,3 +1,4 @@
+import { useSettings } from '@/store';
 import type { SheetSize } from '@/core/layout/paper';
 import type { DayRange } from '@/core/layout/views';
 import { weekNumber } from '@/core/layout/views';
@@ -32,7 +33,8 @@ export function WeeksSheet({
   paperOf: (occurrence: Occurrence) => PrintPaper;
 }) {
   const area = printArea(sheet, smallMonths);
-  const weeks = weeksOf(days);
+  const { weekStart } = useSettings();
+  const weeks = weeksOf(days, weekStart);
   const onDays = byShownDay(occurrences, days);
   const width = (area.width - NUMBER) / 7;
   const height = (area.height - WEEKDAYS) / weeks.length;
@@ -54,7 +56,7 @@ export function WeeksSheet({
             className={classes.dayNumber}
             style={{ position: 'absolute', top: WEEKDAYS + row * height, fontWeight: 400, fontSize: 10 }}
           >
-            {words.weeks.number(weekNumber(week[0]!))}
+            {words.weeks.number(weekNumber(week[0]!, weekStart))}
           </div>
           {week.map((day, index) => {
             const all = [...(onDays.get(day) ?? [])].sort(

@@ -28,15 +28,15 @@ test('each view has a layout for paper', () => {
 });
 
 test('a layout is about the days that it usually takes', () => {
-  expect(dates(rangeForLayout('day', tuesday))).toEqual(['2027-03-09', '2027-03-09']);
-  expect(dates(rangeForLayout('workdays', tuesday))).toEqual(['2027-03-08', '2027-03-14']);
-  expect(dates(rangeForLayout('weeks', tuesday))).toEqual(['2027-03-01', '2027-03-31']);
-  expect(dates(rangeForLayout('agenda', tuesday))).toEqual(['2027-03-09', '2027-04-08']);
+  expect(dates(rangeForLayout('day', tuesday, 1))).toEqual(['2027-03-09', '2027-03-09']);
+  expect(dates(rangeForLayout('workdays', tuesday, 1))).toEqual(['2027-03-08', '2027-03-14']);
+  expect(dates(rangeForLayout('weeks', tuesday, 1))).toEqual(['2027-03-01', '2027-03-31']);
+  expect(dates(rangeForLayout('agenda', tuesday, 1))).toEqual(['2027-03-09', '2027-04-08']);
 });
 
 test('five weeks are one page, eight are two of four', () => {
   const weeks = (first: string, count: number) =>
-    pageRanges('weeks', { first: parseDate(first), end: parseDate(first) + 7 * count }).map(
+    pageRanges('weeks', { first: parseDate(first), end: parseDate(first) + 7 * count }, 1).map(
       ({ first: from, end }) => (end - from) / 7,
     );
   expect(weeks('2027-03-01', 5)).toEqual([5]);
@@ -45,15 +45,17 @@ test('five weeks are one page, eight are two of four', () => {
 
 test('whatever is printed, the pages hold each of its days once, in order, and no more than a year of them', () => {
   const ranges = fc.tuple(fc.integer({ min: 15_000, max: 25_000 }), fc.integer({ min: 1, max: 600 }));
+  const weekdays = fc.integer({ min: 1, max: 7 });
   fc.assert(
-    fc.property(ranges, fc.constantFrom(...PRINT_LAYOUTS), ([first, length], layout) => {
-      const pages = pageRanges(layout, { first, end: first + length });
+    fc.property(ranges, fc.constantFrom(...PRINT_LAYOUTS), weekdays, ([first, length], layout, weekStart) => {
+      const pages = pageRanges(layout, { first, end: first + length }, weekStart);
       const asked = Math.min(length, MOST_DAYS);
       expect(pages[0]!.first).toBeLessThanOrEqual(first);
       expect(pages.at(-1)!.end).toBeGreaterThanOrEqual(first + asked);
       pages.slice(1).forEach((page, index) => expect(page.first).toBe(pages[index]!.end));
       if (layout === 'week' || layout === 'workdays' || layout === 'weeks')
-        for (const page of pages) expect([weekdayOf(page.first), weekdayOf(page.end)]).toEqual([1, 1]);
+        for (const page of pages)
+          expect([weekdayOf(page.first), weekdayOf(page.end)]).toEqual([weekStart, weekStart]);
     }),
   );
 });

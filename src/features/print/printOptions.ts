@@ -49,7 +49,7 @@ export const MOST_DAYS = 371;
 const WEEKS_ON_PAGE = 6;
 
 /** The range of days of each page of a layout; one range in all where pages are filled as they come. */
-export function pageRanges(layout: PrintLayout, range: DayRange): DayRange[] {
+export function pageRanges(layout: PrintLayout, range: DayRange, weekStart: number): DayRange[] {
   const days = { first: range.first, end: Math.min(range.end, range.first + MOST_DAYS) };
   const ranges: DayRange[] = [];
   switch (layout) {
@@ -58,11 +58,11 @@ export function pageRanges(layout: PrintLayout, range: DayRange): DayRange[] {
       return ranges;
     case 'workdays':
     case 'week':
-      for (let week = startOfWeek(days.first); week < days.end; week += 7)
+      for (let week = startOfWeek(days.first, weekStart); week < days.end; week += 7)
         ranges.push({ first: week, end: week + 7 });
       return ranges;
     case 'weeks': {
-      const { first, end } = wholeWeeks(days);
+      const { first, end } = wholeWeeks(days, weekStart);
       const count = Math.ceil((end - first) / 7 / WEEKS_ON_PAGE);
       // As even as can be: eight weeks are four and four.
       const each = Math.ceil((end - first) / 7 / count) * 7;
@@ -77,13 +77,13 @@ export function pageRanges(layout: PrintLayout, range: DayRange): DayRange[] {
 }
 
 /** A range as long as a layout usually takes, from a day on. */
-export function rangeForLayout(layout: PrintLayout, day: number): DayRange {
+export function rangeForLayout(layout: PrintLayout, day: number, weekStart: number): DayRange {
   switch (layout) {
     case 'day':
       return { first: day, end: day + 1 };
     case 'workdays':
     case 'week':
-      return { first: startOfWeek(day), end: startOfWeek(day) + 7 };
+      return wholeWeeks({ first: day, end: day + 1 }, weekStart);
     case 'weeks':
     case 'table':
       return monthOf(day);

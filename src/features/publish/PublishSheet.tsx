@@ -183,8 +183,8 @@ function Copied({ label, text, children }: { label: string; text: string; childr
 
 function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: PublishedLevel }) {
   const { colours } = useTheme();
-  const { homeZone } = useSettings();
-  const first = startOfWeek(Math.floor(useNowWall() / DAY));
+  const { homeZone, weekStart } = useSettings();
+  const first = startOfWeek(Math.floor(useNowWall() / DAY), weekStart);
   const { store, clock } = useOpenStore();
   const version = useSnapshot((snapshot) => snapshot.version);
   const { data: days } = useQuery({

@@ -21,11 +21,11 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   const sheetOpen = useWorkspace((state) => state.deskOpen && state.editing?.panel !== 'full');
   const { undo } = useCommands();
   const { address, to } = usePlanAddress();
-  const { workingPattern } = useSettings();
+  const settings = useSettings();
   const inPlan = usePathname() === '/';
   const where = notice?.where;
   // What went out of sight can be gone to.
-  const isElsewhere = inPlan && !!where && !shownDays(address, workingPattern).includes(where.day);
+  const isElsewhere = inPlan && !!where && !shownDays(address, settings).includes(where.day);
   // The phone's sheet lies where the line would be: then it stands at the top.
   const place = wide
     ? { bottom: 72 }

@@ -12,6 +12,7 @@ import {
 } from '@/core/recurrence/choices';
 import { formatRule, SKIPS } from '@/core/recurrence/rule';
 import { DAY } from '@/core/time/civil';
+import { useSettings } from '@/store';
 import { shortDayText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -45,15 +46,16 @@ interface RepeatEditorProps {
 export function RepeatEditor({ title, calendar, start, end, value, onDone, onCancel }: RepeatEditorProps) {
   const { colours, calendar: tonesOf } = useTheme();
   const { width } = useWindowDimensions();
+  const { weekStart } = useSettings();
   const box = useRef<View>(null);
   const from = useMemo(() => ruleStartOf(start), [start]);
-  const [draft, setDraft] = useState(() => draftOf(value, from));
+  const [draft, setDraft] = useState(() => draftOf(value, from, weekStart));
   const problems = problemsOfDraft(draft, from);
   const choice = choiceOfDraft(draft);
   const rule = ruleOfChoice(choice, from.wall);
   const recurrence = recurrenceOfDraft(draft, value, from);
   const hasProblems = Object.keys(problems).some((field) => field !== 'rule');
-  const quick = useMemo(() => quickChoices(from.wall), [from]);
+  const quick = useMemo(() => quickChoices(from.wall, weekStart), [from, weekStart]);
   const chosen = draft.kind === 'choice' ? formatRule({ ...rule, count: undefined, until: undefined }) : '';
   const tones = tonesOf(calendar?.colour ?? 'slate');
   const setChoice = (changes: Partial<typeof draft.choice>) =>
@@ -114,7 +116,7 @@ export function RepeatEditor({ title, calendar, start, end, value, onDone, onCan
             {words.repeat.fits}
           </AppText>
           <View style={styles.quick}>
-            {draft.kind === 'custom' || (value && draftOf(value, from).kind === 'custom') ? (
+            {draft.kind === 'custom' || (value && draftOf(value, from, weekStart).kind === 'custom') ? (
               <Button
                 role="radio"
                 label={words.repeat.custom}
@@ -174,7 +176,7 @@ export function RepeatEditor({ title, calendar, start, end, value, onDone, onCan
                     selected={frequency === unit}
                     onPress={() =>
                       setDraft({
-                        ...withChoice(draft, plainChoice(unit, from.wall)),
+                        ...withChoice(draft, plainChoice(unit, from.wall, weekStart)),
                         interval: draft.interval,
                       })
                     }
@@ -186,6 +188,7 @@ export function RepeatEditor({ title, calendar, start, end, value, onDone, onCan
             {frequency === 'WEEKLY' ? (
               <WeekdaysField
                 value={draft.choice.weekdays}
+                weekStart={weekStart}
                 onChange={(weekdays) => setChoice({ weekdays })}
                 error={problems.weekdays}
               />

@@ -16,7 +16,7 @@ test('weekdays and months are pressed on and off, each named in full', async () 
     const [months, setMonths] = useState<readonly number[]>([]);
     return (
       <ThemeProvider>
-        <WeekdaysField value={weekdays} onChange={setWeekdays} />
+        <WeekdaysField weekStart={1} value={weekdays} onChange={setWeekdays} />
         <MonthsField value={months} optional onChange={setMonths} />
       </ThemeProvider>
     );

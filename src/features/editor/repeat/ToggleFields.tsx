@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { weekdaysFrom } from '@/core/time/civil';
 import { monthName, weekdayName } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -61,7 +62,6 @@ export function ToggleGrid<Value extends number>({
   );
 }
 
-const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
 const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
 interface FieldProps {
@@ -70,11 +70,11 @@ interface FieldProps {
   error?: string;
 }
 
-export function WeekdaysField({ value, onChange, error }: FieldProps) {
+export function WeekdaysField({ value, weekStart, onChange, error }: FieldProps & { weekStart: number }) {
   return (
     <ToggleGrid
       label={words.repeat.weekdays}
-      values={WEEKDAYS}
+      values={weekdaysFrom(weekStart)}
       chosen={value}
       columns={7}
       text={(weekday) => weekdayName(weekday).slice(0, 2)}

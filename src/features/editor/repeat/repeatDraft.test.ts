@@ -4,7 +4,7 @@ import { draftOf, problemsOfDraft, recurrenceOfDraft, withChoice } from './repea
 
 const TUESDAY = { wall: parseLocal('2027-03-09T14:00'), allDay: false, zone: 'Europe/Lisbon' };
 const repeating = (...rules: string[]) => ({ rules, dates: [], exceptionDates: [] });
-const weekly = draftOf(repeating('FREQ=WEEKLY;BYDAY=TU'), TUESDAY);
+const weekly = draftOf(repeating('FREQ=WEEKLY;BYDAY=TU'), TUESDAY, 1);
 
 test.each([
   ['nothing', undefined],
@@ -21,7 +21,7 @@ test.each([
     { ...repeating('FREQ=DAILY'), skipDaysOff: { calendarId: 'daysoff', handling: 'next' as const } },
   ],
 ])('a draft that nobody touches changes nothing: %s', (_, recurrence) => {
-  expect(recurrenceOfDraft(draftOf(recurrence, TUESDAY), recurrence, TUESDAY)).toEqual(recurrence);
+  expect(recurrenceOfDraft(draftOf(recurrence, TUESDAY, 1), recurrence, TUESDAY)).toEqual(recurrence);
 });
 
 test('a pressed choice keeps when it ends, its exceptions and its days off', () => {
@@ -30,8 +30,8 @@ test('a pressed choice keeps when it ends, its exceptions and its days off', () 
     exceptionDates: [{ kind: 'date' as const, date: '2027-03-16' }],
     skipDaysOff: { calendarId: 'daysoff', handling: 'omit' as const },
   };
-  const fortnight = quickChoices(TUESDAY.wall).find((choice) => choice.interval === 2)!;
-  const draft = withChoice(draftOf(before, TUESDAY), fortnight);
+  const fortnight = quickChoices(TUESDAY.wall, 1).find((choice) => choice.interval === 2)!;
+  const draft = withChoice(draftOf(before, TUESDAY, 1), fortnight);
   expect(recurrenceOfDraft(draft, before, TUESDAY)).toEqual({
     ...before,
     rules: ['FREQ=WEEKLY;INTERVAL=2;COUNT=8;BYDAY=TU'],

@@ -43,12 +43,16 @@ function draftOfChoice(choice: RepeatChoice, start: RuleStart): RepeatDraft {
   };
 }
 
-/** The draft of a repeat as it stands. */
-export function draftOf(recurrence: Recurrence | undefined, start: RuleStart): RepeatDraft {
+/** The draft of a repeat as it stands; one that is new counts weeks from a weekday. */
+export function draftOf(
+  recurrence: Recurrence | undefined,
+  start: RuleStart,
+  weekStart: number,
+): RepeatDraft {
   const rules = recurrence?.rules ?? [];
   const rule = rules.length === 1 ? readRule(rules[0]!) : undefined;
   const choice = rule && choiceOfRule(rule, start);
-  const plain = draftOfChoice(choice ?? plainChoice('WEEKLY', start.wall), start);
+  const plain = draftOfChoice(choice ?? plainChoice('WEEKLY', start.wall, weekStart), start);
   const kind = !recurrence ? 'none' : choice ? 'choice' : 'custom';
   return {
     ...plain,

@@ -214,7 +214,7 @@ export function HoursView({
             </Pressable>
           ) : weekNumbers ? (
             <AppText size="small" tone="quiet" figures>
-              {words.weeks.number(weekNumber(firstDay))}
+              {words.weeks.number(weekNumber(firstDay, settings.weekStart))}
             </AppText>
           ) : null}
         </View>

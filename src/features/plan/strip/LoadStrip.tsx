@@ -3,7 +3,7 @@ import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
 import { firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE, startOfWeek } from '@/core/time/civil';
-import { type DaysOptions, useLoads } from '@/store';
+import { type DaysOptions, useLoads, useSettings } from '@/store';
 import { dateText, lengthText, weekLabelText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
@@ -31,16 +31,23 @@ interface LoadStripProps {
 export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: LoadStripProps) {
   const { colours } = useTheme();
   const [width, setWidth] = useState(0);
+  const { weekStart } = useSettings();
   const weeks = weeksIn(width);
   const first = days[0]!;
   const last = days.at(-1)!;
   // Moved by hand, it stays there until other days are shown.
   const [moved, setMoved] = useState<{ firstWeek: number; shown: number } | null>(null);
   const [base, setBase] = useState<{ firstWeek: number; weeks: number } | undefined>(undefined);
+  // Both are of weeks as they were then: the day that weeks begin with may have changed.
   const firstWeek =
     moved?.shown === first
-      ? moved.firstWeek
-      : firstWeekFor(base?.weeks === weeks ? base.firstWeek : undefined, weeks, { first, last });
+      ? startOfWeek(moved.firstWeek, weekStart)
+      : firstWeekFor(
+          base?.weeks === weeks ? startOfWeek(base.firstWeek, weekStart) : undefined,
+          weeks,
+          { first, last },
+          weekStart,
+        );
   if (width > 0 && (base?.firstWeek !== firstWeek || base.weeks !== weeks)) setBase({ firstWeek, weeks });
   const loads = useLoads(firstWeek, weeks, options);
   const frame = useRef<View>(null);
@@ -55,7 +62,7 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: L
     onDays,
   });
 
-  const week = startOfWeek(first);
+  const week = startOfWeek(first, weekStart);
   const shown = spanInStrip(first, last + 1, width, firstWeek, weeks);
   const selected = selection && spanInStrip(selection.first, selection.last + 1, width, firstWeek, weeks);
   const step = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -1, ArrowDown: 1, PageUp: -4, PageDown: 4 };
@@ -90,16 +97,16 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: L
       {width === 0
         ? null
         : Array.from({ length: weeks }, (_, index) => {
-            const monday = firstWeek + 7 * index;
+            const firstDay = firstWeek + 7 * index;
             return (
               <Week
-                key={monday}
-                monday={monday}
+                key={firstDay}
+                firstDay={firstDay}
                 width={width / weeks}
                 left={(index * width) / weeks}
                 loads={loads}
                 today={today}
-                isShown={monday <= last && monday + 7 > first}
+                isShown={firstDay <= last && firstDay + 7 > first}
                 isFirst={index === 0}
               />
             );
@@ -122,8 +129,8 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: L
   );
 }
 
-function weekLoadText(loads: ReadonlyMap<number, DayLoad>, monday: number): string {
-  const week = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => loads.get(monday + day) ?? []);
+function weekLoadText(loads: ReadonlyMap<number, DayLoad>, firstDay: number): string {
+  const week = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => loads.get(firstDay + day) ?? []);
   const sum = (of: 'booked' | 'working') => week.reduce((total, load) => total + load[of], 0) * MINUTE;
   return week.length === 0 ? '' : words.plan.dayLoad(lengthText(sum('booked')), lengthText(sum('working')));
 }
@@ -133,7 +140,7 @@ const BAR_AREA = 24;
 const FULL = 0.9;
 
 function Week({
-  monday,
+  firstDay,
   width,
   left,
   loads,
@@ -141,7 +148,7 @@ function Week({
   isShown,
   isFirst,
 }: {
-  monday: number;
+  firstDay: number;
   width: number;
   left: number;
   loads: ReadonlyMap<number, DayLoad>;
@@ -150,13 +157,13 @@ function Week({
   isFirst: boolean;
 }) {
   const { colours } = useTheme();
-  const label = useMemo(() => weekLabelText(monday, isFirst), [monday, isFirst]);
+  const label = useMemo(() => weekLabelText(firstDay, isFirst), [firstDay, isFirst]);
   const gap = 4;
   const bar = (width - 2 * gap) / 7;
   return (
     <div className={classes.week} style={{ left, width }}>
       {[0, 1, 2, 3, 4, 5, 6].map((index) => {
-        const day = monday + index;
+        const day = firstDay + index;
         const load = loads.get(day);
         if (!load) return null;
         const share = load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
@@ -181,10 +188,10 @@ function Week({
           />
         );
       })}
-      {today >= monday && today < monday + 7 ? (
+      {today >= firstDay && today < firstDay + 7 ? (
         <div
           className={classes.today}
-          style={{ left: gap + (today - monday) * bar, width: bar, backgroundColor: colours.accent }}
+          style={{ left: gap + (today - firstDay) * bar, width: bar, backgroundColor: colours.accent }}
         />
       ) : null}
       <div

@@ -3,7 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import { DETAILS, GRID_STEPS, LANE_MODES, type Look, ROW_HEIGHTS } from '@/core/model/look';
 import { FOLDABLE } from '@/core/model/state';
-import { useCommands, useFolding, usePlanAddress, workspace } from '@/features/workspace';
+import { useCommands, useFolding, usePlanAddress, WeekStartField, workspace } from '@/features/workspace';
 import { useFolded, useOpenStore, useSettings } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -93,6 +93,7 @@ export function LookSheet({ address }: PlanSheetProps) {
           for (const part of FOLDABLE) fold(part, next.includes(part));
         }}
       />
+      <WeekStartField />
       <SelectField
         label={words.look.secondCalendarSystem}
         value={secondCalendarSystem}

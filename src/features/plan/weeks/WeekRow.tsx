@@ -8,6 +8,7 @@ import type { WorkingPattern } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
 import { isDayOff } from '@/core/time/workingPattern';
+import { useSettings } from '@/store';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, shortMonthDayText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
@@ -48,18 +49,19 @@ const WITH_BOTH = 190;
 export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
   const { layout, height, columnWidth, numberWidth, showsNumber, loads, calendars } = props;
   const { colours } = useTheme();
-  const first = layout.days[0]!.day;
+  const { weekStart } = useSettings();
+  const number = weekNumber(layout.days[0]!.day, weekStart);
   const booked = layout.days.reduce((sum, { day }) => sum + (loads?.get(day)?.booked ?? 0), 0);
   return (
     <div role="row" className={classes.row} style={{ height, borderColor: colours.line }}>
       {showsNumber ? (
         <div
           role="rowheader"
-          aria-label={words.weeks.week(weekNumber(first), lengthText(booked * MINUTE))}
+          aria-label={words.weeks.week(number, lengthText(booked * MINUTE))}
           className={classes.number}
           style={{ width: numberWidth, color: colours.quietInk }}
         >
-          <div>{words.weeks.number(weekNumber(first))}</div>
+          <div>{words.weeks.number(number)}</div>
           {booked > 0 && numberWidth > 40 ? <div>{lengthText(booked * MINUTE)}</div> : null}
         </div>
       ) : null}

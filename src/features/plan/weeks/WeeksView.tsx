@@ -37,7 +37,7 @@ export function WeeksView({
   onSelectDay,
 }: ViewProps) {
   const { colours } = useTheme();
-  const { workingPattern, secondCalendarSystem } = useSettings();
+  const { workingPattern, weekStart, secondCalendarSystem } = useSettings();
   const now = useNow();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const fontsLoaded = useFontsLoaded();
@@ -46,7 +46,7 @@ export function WeeksView({
   const rowsBox = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
 
-  const weeks = useMemo(() => weeksOf(days), [days]);
+  const weeks = useMemo(() => weeksOf(days, weekStart), [days, weekStart]);
   const perWeek = Math.max(...weeks.map((week) => week.length));
   const numberWidth = !address.weekNumbers ? 0 : width < 600 ? NARROW_NUMBER_WIDTH : NUMBER_WIDTH;
   const columnWidth = Math.max(0, (width - numberWidth - 2 * hairline) / perWeek);

@@ -3,7 +3,7 @@ import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-nati
 import { addMonths, yearOf } from '@/core/layout/views';
 import { LOAD_LEVELS, monthColumns, monthGrid } from '@/core/layout/yearMonths';
 import { civilDate, DAY } from '@/core/time/civil';
-import { useNowWall, useRangeLoads } from '@/store';
+import { useNowWall, useRangeLoads, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
@@ -20,6 +20,7 @@ const LEAST_MONTH = 172;
 export function YearView({ address, days, range: shown, options, onOpenDay, onSelectDay }: ViewProps) {
   const { colours } = useTheme();
   const today = Math.floor(useNowWall(address.zone) / DAY);
+  const { weekStart } = useSettings();
   const [width, setWidth] = useState(0);
   const frame = useRef<View>(null);
   const { year } = civilDate(days[0]!);
@@ -28,7 +29,10 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
     [days],
   );
   const loads = useRangeLoads(range, neighbours, options);
-  const months = useMemo(() => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1)), [year]);
+  const months = useMemo(
+    () => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1, weekStart)),
+    [year, weekStart],
+  );
   const period = shown.first === range.first && shown.end === range.end ? undefined : shown;
   const columns = monthColumns(width, LEAST_MONTH);
   const gap = width > 700 ? space(6) : space(3);

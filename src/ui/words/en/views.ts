@@ -113,6 +113,7 @@ export const viewsWords = {
     },
     parts: 'Parts of Plan',
     foldable: { strip: 'Load strip', chips: 'Calendar chips', desk: 'Desk' },
+    weekStart: 'Weeks begin on',
     secondCalendarSystem: 'Second calendar in the day heads',
     noCalendarSystem: 'None',
     calendarSystems: {
