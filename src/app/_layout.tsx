@@ -4,9 +4,11 @@ import { useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { AppShell, StoreGate } from '@/features/shell';
 import { installPageStyle } from '@/ui/theme/fonts';
+import { beginScheme } from '@/ui/theme/scheme';
 import { ThemeProvider } from '@/ui/theme/theme';
 
 installPageStyle(document);
+beginScheme(document);
 
 /** What every place stands in: the theme, the data and the shell. */
 export default function RootLayout() {

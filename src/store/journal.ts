@@ -27,6 +27,19 @@ export const ASIDE_PREFIX = 'aside/';
 /** Commits that are kept: how far undo reaches after a reload, and how far another tab may lag behind. */
 export const KEPT_COMMITS = 50;
 
+/** A commit by its number, and why it was made: what tells how long it is kept. */
+export type Kept = Pick<LogEntry, 'revision' | 'role'>;
+
+/**
+ * The commits that are kept no longer, of those that are there, oldest first. The latest are kept for other tabs, and of
+ * what the person did the latest for undo: quiet commits (feeds, reminders) push none of that out.
+ */
+export function outdated(log: readonly Kept[]): Kept[] {
+  const deeds = log.filter(({ role }) => role !== 'quiet').slice(-KEPT_COMMITS);
+  const kept = new Set([...deeds, ...log.slice(-KEPT_COMMITS)]);
+  return log.filter((commit) => !kept.has(commit));
+}
+
 export const logKey = (revision: number): string => `${LOG_PREFIX}${revision}`;
 
 /** Reads a log entry, or undefined if the text is none. */

@@ -7,6 +7,7 @@ import type { Database } from './database';
 import {
   ASIDE_PREFIX,
   JOURNAL_KEY,
+  type Kept,
   LOG_PREFIX,
   type LogEntry,
   logKey,
@@ -25,6 +26,8 @@ export interface Loaded {
   readonly state: State;
   readonly history: History;
   readonly revision: number;
+  /** The commits that are kept, oldest first. */
+  readonly log: readonly Kept[];
   readonly setAside: readonly SetAside[];
   /** The entries as texts for the engine, each a JSON list. */
   readonly entryChunks: readonly string[];
@@ -121,6 +124,7 @@ export async function loadDatabase(database: Database): Promise<Loaded> {
     state,
     history: log.reduce((history, entry) => recordCommit(history, entry.role, entry.patch), emptyHistory),
     revision,
+    log: log.map(({ revision: number, role }) => ({ revision: number, role })),
     setAside: bad.map(({ key, reason }) => ({ key, reason })),
     entryChunks,
     isNew: !meta && !journal,

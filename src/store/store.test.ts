@@ -96,6 +96,34 @@ const wrap = (database: Database): Database => ({
   removeMany: (keys) => database.removeMany(keys),
 });
 
+test('what happens quietly pushes nothing out that the person could undo', async () => {
+  const database = freshDatabase();
+  const store = await open(database);
+  await store.commit(begin, 'quiet');
+  await store.commit(making(store, 'Buoy log'));
+  const quietly = (number: number): Patch => ({
+    id: `quiet ${number}`,
+    at: number,
+    summary: { what: 'settings-changed', count: 1 },
+    changes: [
+      {
+        collection: 'calendars',
+        id: `feed ${number % 3}`,
+        before: null,
+        after: calendar({ id: `feed ${number % 3}` }),
+      },
+    ],
+  });
+  for (let number = 0; number < 2 * KEPT_COMMITS; number++) await store.commit(quietly(number), 'quiet');
+  const again = await open(database);
+  expect(again.undo()?.summary).toMatchObject({ name: 'Buoy log' });
+  await again.settled();
+  expect(titles(again)).toEqual([]);
+  // No more is kept than that: the latest commits, and before them what can be undone.
+  const log = (await database.getAllKeys()).filter((key) => key.startsWith('log/'));
+  expect(log.length).toBeLessThanOrEqual(KEPT_COMMITS + 2);
+});
+
 test('a tab that dies between the journal and the records has lost nothing', async () => {
   const database = freshDatabase();
   await (await open(database)).commit(begin, 'quiet');

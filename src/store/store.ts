@@ -8,15 +8,16 @@ import type { Handover } from './handover';
 import {
   type Commit,
   JOURNAL_KEY,
-  KEPT_COMMITS,
+  type Kept,
   LOG_PREFIX,
   type LogEntry,
   logKey,
   Meta,
   META_KEY,
+  outdated,
   parseLogEntry,
 } from './journal';
-import { commitTexts, loadDatabase, type SetAside } from './load';
+import { commitTexts, type Loaded, loadDatabase, type SetAside } from './load';
 import type { Tabs } from './tabs';
 
 /** What the interface sees: the data, what can be undone, and a number that changes with every change. */
@@ -59,17 +60,23 @@ export class Store {
   private readonly pending: Commit[] = [];
   private writing: Promise<void> = Promise.resolve();
 
+  /** Records that could not be read at the start. */
+  readonly setAside: readonly SetAside[];
+  /** Whether there was no data when it opened. */
+  readonly isNew: boolean;
+  private revision: number;
+  /** The commits that are kept, as this tab knows, oldest first. */
+  private log: Kept[];
+
   private constructor(
     private readonly parts: StoreParts,
-    state: State,
-    history: History,
-    private revision: number,
-    /** Records that could not be read at the start. */
-    readonly setAside: readonly SetAside[],
-    /** Whether there was no data when it opened. */
-    readonly isNew: boolean,
+    { state, history, revision, log, setAside, isNew }: Loaded,
   ) {
     this.snapshot = { state, history, version: 1 };
+    this.revision = revision;
+    this.log = [...log];
+    this.setAside = setAside;
+    this.isNew = isNew;
     this.files = parts.files ?? new AttachmentFiles(parts.database);
     parts.tabs.listen((revision) => {
       if (revision > this.revision) void this.enqueue(() => this.catchUp());
@@ -82,14 +89,7 @@ export class Store {
   static async open(parts: StoreParts): Promise<Store> {
     const loaded = await parts.tabs.exclusively(() => loadDatabase(parts.database));
     await parts.engine.load(loaded.entryChunks);
-    const store = new Store(
-      parts,
-      loaded.state,
-      loaded.history,
-      loaded.revision,
-      loaded.setAside,
-      loaded.isNew,
-    );
+    const store = new Store(parts, loaded);
     if (!loaded.isNew) await store.takeOver();
     return store;
   }
@@ -209,7 +209,10 @@ export class Store {
       this.revision = logEntry.revision;
       this.pending.splice(this.pending.indexOf(entry), 1);
       if (this.pending.length === 0) this.parts.handover?.clearOwn();
-      await database.removeMany([JOURNAL_KEY, logKey(logEntry.revision - KEPT_COMMITS)]);
+      this.log.push({ revision: logEntry.revision, role: entry.role });
+      const old = outdated(this.log);
+      await database.removeMany([JOURNAL_KEY, ...old.map(({ revision }) => logKey(revision))]);
+      this.log = this.log.filter((kept) => !old.includes(kept));
       this.parts.tabs.announce(logEntry.revision);
       return true;
     } catch (error) {
@@ -244,6 +247,7 @@ export class Store {
     const entries = missing.map((key) => parseLogEntry(texts[key]));
     if (entries.every((entry) => entry !== undefined)) {
       for (const entry of entries) {
+        this.log.push({ revision: entry.revision, role: entry.role });
         const own = this.pending.findIndex((commit) => isSame(entry, commit));
         if (own !== -1) this.pending.splice(own, 1);
         else this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
@@ -252,6 +256,7 @@ export class Store {
       // Too far behind: everything is read anew.
       const loaded = await loadDatabase(database);
       await engine.load(loaded.entryChunks);
+      this.log = [...loaded.log];
       this.snapshot = { state: loaded.state, history: loaded.history, version: this.snapshot.version + 1 };
     }
     this.revision = latest;

@@ -20,9 +20,20 @@ function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
 
 const of = (wall: number, options: Intl.DateTimeFormatOptions): string => format(options).format(wall);
 
+let hourCycle: 'h12' | 'h23' | undefined;
+const forgetters: (() => void)[] = [];
+
+/** Writes times by a clock of twelve or 24 hours from now on; as is usual where the person is if neither is given. */
+export function writeTimesBy(cycle: 'h12' | 'h23' | undefined): void {
+  if (cycle === hourCycle) return;
+  hourCycle = cycle;
+  for (const forget of forgetters) forget();
+}
+
 /** The same few texts stand on hundreds of cards: each is formatted once. */
 function kept(text: (value: number) => string, same: (value: number) => number = (value) => value) {
   const texts = new Map<number, string>();
+  forgetters.push(() => texts.clear());
   return (value: number): string => {
     const key = same(value);
     let found = texts.get(key);
@@ -36,9 +47,12 @@ function kept(text: (value: number) => string, same: (value: number) => number =
 
 /** "14:00", or "2:00 pm" where that is usual. */
 export const timeText = kept(
-  (wall) => of(wall, { hour: 'numeric', minute: '2-digit' }),
+  (wall) => of(wall, { hour: 'numeric', minute: '2-digit', ...(hourCycle ? { hourCycle } : {}) }),
   (wall) => ((wall % DAY) + DAY) % DAY,
 );
+
+/** A time as it is usually written where the person is, whatever they chose. */
+export const usualTimeText = (wall: number): string => of(wall, { hour: 'numeric', minute: '2-digit' });
 
 /** "14:00–15:00". */
 export const timeRangeText = (startWall: number, endWall: number): string =>

@@ -6,6 +6,8 @@ interface WebProps {
   onKeyDown?: (event: KeyboardEvent) => void;
   /** Before the fields inside: React Native's text fields keep their keys to themselves. */
   onKeyDownCapture?: (event: KeyboardEvent) => void;
+  /** Also when a field inside is left. */
+  onBlur?: (event: { relatedTarget: EventTarget | null; currentTarget: EventTarget & Node }) => void;
   onContextMenu?: (event: MouseEvent) => void;
   onDragOver?: (event: DragEvent) => void;
   'aria-keyshortcuts'?: string;

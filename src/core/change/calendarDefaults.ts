@@ -16,6 +16,9 @@ export function inCalendarZone(
   return { kind: 'zoned', local: localString(wall), zone: calendar.zone };
 }
 
+/** The lengths that are offered for new entries, in minutes. */
+export const OFFERED_LENGTHS = [15, 25, 30, 45, 50, 60, 90, 120, 180, 240];
+
 /** How long a new entry of a calendar is, in minutes. */
 export const lengthOfNew = (
   calendar: Pick<Calendar, 'defaultLengthMinutes'> | undefined,

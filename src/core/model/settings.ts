@@ -4,11 +4,14 @@ import { z } from 'zod';
 export const WORKPLACES = ['office', 'home', 'travel'] as const;
 export type Workplace = (typeof WORKPLACES)[number];
 
-const WorkingSpan = z.object({
+/** Minutes of a day that are worked. */
+export const WorkingSpan = z.object({
   /** Minutes of the wall clock, half-open. */
   from: z.number().int().min(0).max(1440),
   to: z.number().int().min(0).max(1440),
 });
+
+export type WorkingSpan = z.infer<typeof WorkingSpan>;
 
 /** One weekday of the working pattern. No spans: a day off. */
 export const WorkingDay = z.object({ spans: z.array(WorkingSpan), place: z.enum(WORKPLACES) });
@@ -20,6 +23,12 @@ export const WorkingPattern = z.object({
   exceptions: z.record(z.string(), WorkingDay),
 });
 export type WorkingPattern = z.infer<typeof WorkingPattern>;
+
+/** Colours that can be chosen whatever the system's scheme, and the hours of a clock: to twelve, or to 23. */
+export const COLOUR_SCHEMES = ['light', 'dark'] as const;
+export type ColourScheme = (typeof COLOUR_SCHEMES)[number];
+export const HOUR_CYCLES = ['h23', 'h12'] as const;
+export type HourCycle = (typeof HOUR_CYCLES)[number];
 
 /** A further column of hours in another zone, under a name of the person's own. */
 export const ZoneRail = z.object({ zone: z.string().min(1), label: z.string().trim().min(1).max(24) });
@@ -40,6 +49,10 @@ export const Settings = z.object({
   /** The day that weeks begin with, an ISO weekday. */
   weekStart: z.number().int().min(1).max(7).default(1),
   defaultLengthMinutes: z.number().int().min(5).max(1440),
+  /** The colours; the system's if not chosen. */
+  colourScheme: z.enum(COLOUR_SCHEMES).optional(),
+  /** How times are written; as is usual in the person's language and region if not chosen. */
+  hourCycle: z.enum(HOUR_CYCLES).optional(),
   /** The preset that Plan opens with. */
   startPresetId: z.string().optional(),
   /** A second calendar system whose dates stand in the day heads (Unicode CLDR name, as Intl takes it). */

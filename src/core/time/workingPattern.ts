@@ -1,10 +1,36 @@
-import type { WorkingDay, WorkingPattern } from '../model/settings';
+import type { WorkingDay, WorkingPattern, WorkingSpan } from '../model/settings';
 import { DAY, HOUR, MINUTE, dateString, weekdayOf } from './civil';
 import { offsetAt, wallToInstant } from './zones';
 
 /** The hours and place of a day: the exception for its date, else its weekday's. */
 export function workingDay(pattern: WorkingPattern, day: number): WorkingDay {
   return pattern.exceptions[dateString(day)] ?? pattern.weekdays[weekdayOf(day) - 1]!;
+}
+
+/** Why spans can't be the hours of a day: one ends before it begins, or two share minutes. */
+export type SpansProblem = 'backwards' | 'overlap';
+
+/** What is wrong with the hours of a day, in whatever order they come; undefined if nothing is. */
+export function problemOfSpans(spans: readonly WorkingSpan[]): SpansProblem | undefined {
+  if (spans.some((span) => span.from >= span.to)) return 'backwards';
+  const sorted = [...spans].sort((a, b) => a.from - b.from);
+  return sorted.some((span, index) => index > 0 && span.from < sorted[index - 1]!.to) ? 'overlap' : undefined;
+}
+
+/** The span to propose beside others: a usual day where there are none, else two hours after a break; undefined where the day is full. */
+export function nextSpan(spans: readonly WorkingSpan[]): WorkingSpan | undefined {
+  if (spans.length === 0) return { from: 9 * 60, to: 17 * 60 };
+  const from = Math.max(...spans.map((span) => span.to)) + 60;
+  return from < 1440 ? { from, to: Math.min(1440, from + 120) } : undefined;
+}
+
+/** The pattern with the hours of one weekday (ISO, Monday 1) on all others that are worked. Places stay. */
+export function sameHours(pattern: WorkingPattern, weekday: number): WorkingPattern {
+  const { spans } = pattern.weekdays[weekday - 1]!;
+  return {
+    ...pattern,
+    weekdays: pattern.weekdays.map((day) => (day.spans.length === 0 ? day : { ...day, spans })),
+  };
 }
 
 /** Minutes of work of a day. */

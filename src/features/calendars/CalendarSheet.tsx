@@ -1,3 +1,4 @@
+import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
 import { useState } from 'react';
 import { clashes, proposeColour, proposeMark, saveCalendar } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
@@ -19,8 +20,6 @@ import { HuePicker } from './HuePicker';
 
 const said = exchangeWords.calendars;
 const AS_EVERYWHERE = '';
-/** Lengths that are offered, in minutes. */
-const LENGTHS = [15, 25, 30, 45, 50, 60, 90, 120, 180, 240];
 
 /** What a calendar is beside its name: set, or not. */
 type Kind = 'busy' | 'listed' | 'readOnly';
@@ -147,7 +146,10 @@ export function CalendarSheet({
             value={length}
             options={[
               { value: AS_EVERYWHERE, label: said.lengthUsual },
-              ...LENGTHS.map((minutes) => ({ value: String(minutes), label: lengthText(minutes * MINUTE) })),
+              ...OFFERED_LENGTHS.map((minutes) => ({
+                value: String(minutes),
+                label: lengthText(minutes * MINUTE),
+              })),
             ]}
             onChange={setLength}
             testID="calendar-length"

@@ -11,12 +11,13 @@ import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features
 import { ZoneBanner } from '@/features/zones';
 import {
   type DaysOptions,
-  useListedCalendars,
   useDays,
   useFolded,
   useLeftOut,
+  useListedCalendars,
   useNowWall,
   usePreparedLoads,
+  useSettings,
   useSnapshot,
 } from '@/store';
 import { later } from '@/ui/later';
@@ -49,6 +50,12 @@ export const preloadPanels = (): Promise<unknown> =>
 
 /** The calendar: title row, strip, chips, the view, the entry line, and the desk beside or over them. */
 export function PlanScreen() {
+  const { hourCycle } = useSettings();
+  // Times stand on memoised cards: they are all drawn anew where the clock is chosen meanwhile.
+  return <Plan key={hourCycle} />;
+}
+
+function Plan() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const { address, to } = usePlanAddress();

@@ -1,16 +1,16 @@
 import { Suspense } from 'react';
 import { NotificationSetting } from '@/features/reminders';
-import { WeekStartField } from '@/features/workspace';
 import { ZoneSettings } from '@/features/zones';
+import { AppearanceFields } from './AppearanceFields';
 
-/** Zones, weeks and notifications. */
+/** Zones, how things are written and coloured, and notifications. */
 export function GeneralSection() {
   return (
     <>
       <Suspense fallback={null}>
         <ZoneSettings />
       </Suspense>
-      <WeekStartField />
+      <AppearanceFields />
       <NotificationSetting />
     </>
   );

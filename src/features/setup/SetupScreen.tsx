@@ -15,6 +15,7 @@ import { FilesSection } from './FilesSection';
 import { GeneralSection } from './GeneralSection';
 import type { SectionId } from './sectionId';
 import { SectionIndex } from './SectionIndex';
+import { WorkingPatternSection } from './working/WorkingPatternSection';
 
 const calendarList = later(() => import('@/features/exchange').then((module) => module.CalendarList));
 const categorySection = later(() => import('@/features/exchange').then((module) => module.CategorySection));
@@ -26,6 +27,7 @@ fetchQuietly(calendarList, categorySection, attachmentSection);
 const CONTENTS: Record<SectionId, ComponentType> = {
   calendars: calendarList.Later,
   categories: categorySection.Later,
+  working: WorkingPatternSection,
   periods: PeriodSection,
   files: FilesSection,
   backup: backupSection.Later,

@@ -5,11 +5,24 @@ import { workspace } from '@/features/workspace';
 import { NewerDataError, openStore, type Store, StoreContext } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { writeTimesBy } from '@/ui/dates';
+import { chooseScheme } from '@/ui/theme/scheme';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
 type Opening = { kind: 'opening' } | { kind: 'open'; store: Store } | { kind: 'failed'; newer: boolean };
+
+/** Writes times and shows colours as the settings say, from now on. */
+function follow(store: Store): void {
+  const apply = () => {
+    const settings = store.getSnapshot().state.settings.get('settings');
+    writeTimesBy(settings?.hourCycle);
+    chooseScheme(settings?.colourScheme, document);
+  };
+  apply();
+  store.subscribe(apply);
+}
 
 /** Opens the data before anything that needs it is shown, and says so where it can't. */
 export function StoreGate({ children }: { children: ReactNode }) {
@@ -17,7 +30,10 @@ export function StoreGate({ children }: { children: ReactNode }) {
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
   useEffect(() => {
     openStore().then(
-      (store) => setOpening({ kind: 'open', store }),
+      (store) => {
+        follow(store);
+        setOpening({ kind: 'open', store });
+      },
       (error: unknown) => {
         console.error(error);
         setOpening({ kind: 'failed', newer: error instanceof NewerDataError });

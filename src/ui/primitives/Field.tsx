@@ -6,6 +6,8 @@ import { AppText } from './AppText';
 
 interface FrameProps {
   label: string;
+  /** Read out only, where what stands around says it. */
+  hideLabel?: boolean;
   /** As narrow as its surroundings: for a few digits. */
   narrow?: boolean;
   error?: string;
@@ -14,18 +16,20 @@ interface FrameProps {
 }
 
 /** A label, a field, and under it what is wrong with it or what it takes. */
-function FieldFrame({ label, narrow, error, hint, children }: FrameProps) {
+function FieldFrame({ label, hideLabel, narrow, error, hint, children }: FrameProps) {
   const id = useId();
   const said = error ?? hint;
   return (
     <View style={[styles.frame, narrow ? styles.narrow : null]}>
-      {createElement(
-        'label',
-        { htmlFor: id },
-        <AppText size="small" tone="quiet">
-          {label}
-        </AppText>,
-      )}
+      {hideLabel
+        ? null
+        : createElement(
+            'label',
+            { htmlFor: id },
+            <AppText size="small" tone="quiet">
+              {label}
+            </AppText>,
+          )}
       {children({ id, describedBy: said ? `${id}-said` : undefined })}
       {said ? (
         <AppText
@@ -120,19 +124,31 @@ interface PickFieldProps {
   value: string;
   onChange: (value: string) => void;
   error?: string;
+  hideLabel?: boolean;
+  narrow?: boolean;
   testID?: string;
 }
 
 /** A date (`YYYY-MM-DD`), a time (`HH:MM`) or a colour, picked with the platform's own picker. */
-export function PickField({ label, type, value, onChange, error, testID }: PickFieldProps) {
+export function PickField({
+  label,
+  type,
+  value,
+  onChange,
+  error,
+  hideLabel,
+  narrow,
+  testID,
+}: PickFieldProps) {
   const { colours } = useTheme();
   return (
-    <FieldFrame label={label} error={error}>
+    <FieldFrame label={label} hideLabel={hideLabel} narrow={narrow} error={error}>
       {({ id, describedBy }) =>
         createElement('input', {
           id,
           type,
           value,
+          'aria-label': hideLabel ? label : undefined,
           'data-testid': testID,
           'aria-describedby': describedBy,
           'aria-invalid': !!error,
@@ -162,6 +178,7 @@ export function SelectField({
   onChange,
   error,
   hint,
+  hideLabel,
   testID,
 }: {
   label: string;
@@ -170,16 +187,18 @@ export function SelectField({
   onChange: (value: string) => void;
   error?: string;
   hint?: string;
+  hideLabel?: boolean;
   testID?: string;
 }) {
   const { colours } = useTheme();
   return (
-    <FieldFrame label={label} error={error} hint={hint}>
+    <FieldFrame label={label} hideLabel={hideLabel} error={error} hint={hint}>
       {({ id, describedBy }) =>
         createElement(
           'select',
           {
             id,
+            'aria-label': hideLabel ? label : undefined,
             value,
             'data-testid': testID,
             'aria-describedby': describedBy,

@@ -23,7 +23,11 @@ const files: FontFile[] = [
 /** What holds for the whole page and no component can say: the fonts with all their weights, focus, print, motion. */
 const pageRules = `
 :root { color-scheme: light dark; --accent: ${lightColours.accent}; }
-@media (prefers-color-scheme: dark) { :root { --accent: ${darkColours.accent}; } }
+@media (prefers-color-scheme: dark) { :root:not([data-scheme]) { --accent: ${darkColours.accent}; } }
+:root[data-scheme='light'] { color-scheme: light; }
+:root[data-scheme='dark'] { color-scheme: dark; --accent: ${darkColours.accent}; }
+:root[data-scheme='light'], :root[data-scheme='light'] :is(body, #root) { background: ${lightColours.page}; }
+:root[data-scheme='dark'], :root[data-scheme='dark'] :is(body, #root) { background: ${darkColours.page}; }
 body { overscroll-behavior: none; -webkit-tap-highlight-color: transparent; }
 :focus-visible:not([data-bare]), [data-ring]:focus-within { outline: ${focusWidth}px solid var(--accent) !important; outline-offset: 1px; }
 @media (prefers-reduced-motion: reduce) { *, *::before, *::after { animation: none !important; transition: none !important; } }

@@ -1,9 +1,9 @@
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
-import { useColorScheme } from 'react-native';
 import { configureFonts, PaperProvider } from 'react-native-paper';
 import { MD3DarkTheme, MD3LightTheme } from 'react-native-paper/lib/module/styles/themes';
 import { AppIcon } from '../icons/AppIcon';
 import { calendarColours, type CalendarColours } from './calendarColours';
+import { useScheme } from './scheme';
 import { corner, darkColours, fontFamilies, lightColours, type NeutralColours } from './tokens';
 
 export interface Theme {
@@ -65,9 +65,9 @@ function paperTheme({ dark: isDark, colours }: Theme) {
 // Made once: a new object at every render would render every icon again.
 const settings = { icon: AppIcon, rippleEffectEnabled: false };
 
-/** Gives the colours of the system's scheme to everything inside, Paper's components too. */
+/** Gives the colours of the chosen scheme, or the system's, to everything inside, Paper's components too. */
 export function ThemeProvider({ children }: { children: ReactNode }) {
-  const theme = useColorScheme() === 'dark' ? dark : light;
+  const theme = useScheme() === 'dark' ? dark : light;
   const paper = useMemo(() => paperTheme(theme), [theme]);
   return (
     <ThemeContext.Provider value={theme}>

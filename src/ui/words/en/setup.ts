@@ -7,6 +7,7 @@ export const setupWords = {
     sections: {
       calendars: 'Calendars',
       categories: 'Categories',
+      working: 'Working pattern',
       periods: 'Periods',
       files: 'Files',
       backup: 'Backup',
@@ -15,6 +16,38 @@ export const setupWords = {
       demo: 'Demo data',
       bin: 'Bin',
     },
+  },
+  working: {
+    hint: 'The hours that Plan keeps open, and that a day’s load is measured by.',
+    places: { office: 'In the office', home: 'At home', travel: 'On the road', off: 'Not worked' },
+    placeOf: (day: string) => `Where ${day} is worked`,
+    from: (day: string, number: number) => `${day}, hours ${number} from`,
+    to: (day: string, number: number) => `${day}, hours ${number} to`,
+    add: 'More hours',
+    addTo: (day: string) => `More hours on ${day}`,
+    removeHours: (day: string, number: number) => `Remove hours ${number} of ${day}`,
+    same: (day: string) => `${day}’s hours on every working day`,
+    problems: {
+      backwards: 'These hours end before they begin. They are not kept yet.',
+      overlap: 'Some hours overlap. They are not kept yet.',
+      time: 'A time is missing. It is not kept yet.',
+    },
+    exceptions: 'Days that differ',
+    exceptionsNone: 'A day with other hours, in another place, or not worked at all.',
+    addDay: 'Add a day',
+    date: 'Date',
+    removeDay: (day: string) => `Remove ${day}`,
+  },
+  general: {
+    colours: 'Colours',
+    schemes: { system: 'As the system', light: 'Light', dark: 'Dark' },
+    clock: 'Times are written',
+    clocks: {
+      usual: (time: string) => `As usual here (${time})`,
+      h23: '0:00 to 23:59',
+      h12: '12:00 am to 11:59 pm',
+    },
+    length: 'Length of new entries',
   },
   calendars: {
     closed: (name: string, isFeed: boolean) =>

@@ -1,0 +1,152 @@
+import { type ReactNode, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { type WorkingDay, WORKPLACES } from '@/core/model/settings';
+import { nextSpan } from '@/core/time/workingPattern';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { PickField, SelectField } from '@/ui/primitives/Field';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { dayOfDraft, draftOfDay, spansOfDraft, textsOfSpan, type WorkingDayDraft } from './workingDayDraft';
+
+interface WorkingDayFieldsProps {
+  /** What the day is called, and read out as. */
+  name: string;
+  day: WorkingDay;
+  /** Keeps the day: when a place is chosen, hours come or go, and when its times are left. */
+  onChange: (day: WorkingDay) => void;
+  /** Further actions of the row. */
+  children?: ReactNode;
+}
+
+const said = words.working;
+
+/** Where and when a day is worked. What can't be kept is said, and stays in the fields. */
+export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFieldsProps) {
+  const { colours } = useTheme();
+  const [draft, setDraft] = useState(() => draftOfDay(day));
+  const [problem, setProblem] = useState<keyof typeof said.problems | null>(null);
+  // A day that was changed from elsewhere (undo, another tab) is shown as it is then.
+  const [shown, setShown] = useState(day);
+  if (JSON.stringify(shown) !== JSON.stringify(day)) {
+    setShown(day);
+    setDraft(draftOfDay(day));
+    setProblem(null);
+  }
+  const keep = (next: WorkingDayDraft) => {
+    setDraft(next);
+    const result = dayOfDraft(next, day);
+    if ('problem' in result) return setProblem(result.problem);
+    setProblem(null);
+    if (JSON.stringify(result.day) !== JSON.stringify(day)) onChange(result.day);
+  };
+  const withSpans = (spans: WorkingDayDraft['spans']): WorkingDayDraft => ({ ...draft, spans });
+  const setTime = (index: number, edge: 'from' | 'to', text: string) =>
+    setDraft(withSpans(draft.spans.map((span, at) => (at === index ? { ...span, [edge]: text } : span))));
+  const more = draft.place === 'off' ? undefined : nextSpan(spansOfDraft(draft) ?? []);
+  return (
+    <View
+      role="group"
+      aria-label={name}
+      style={[styles.row, { borderColor: colours.line }]}
+      {...webProps({
+        onBlur: ({ relatedTarget, currentTarget }) => {
+          if (!(relatedTarget instanceof Node && currentTarget.contains(relatedTarget))) keep(draft);
+        },
+      })}
+    >
+      <View style={styles.head}>
+        <AppText weight="700" style={styles.name}>
+          {name}
+        </AppText>
+        <View style={styles.place}>
+          <SelectField
+            label={said.placeOf(name)}
+            hideLabel
+            value={draft.place}
+            options={[...WORKPLACES, 'off' as const].map((value) => ({ value, label: said.places[value] }))}
+            onChange={(value) => {
+              const place = value as WorkingDayDraft['place'];
+              const first = nextSpan([]);
+              const spans =
+                place !== 'off' && draft.spans.length === 0 && first ? [textsOfSpan(first)] : draft.spans;
+              keep({ place, spans });
+            }}
+          />
+        </View>
+      </View>
+      {draft.place === 'off' ? null : (
+        <View style={styles.spans}>
+          {draft.spans.map((span, index) => (
+            <View key={index} style={styles.span}>
+              {(['from', 'to'] as const).map((edge) => (
+                <View key={edge} style={styles.time}>
+                  <PickField
+                    type="time"
+                    label={said[edge](name, index + 1)}
+                    hideLabel
+                    narrow
+                    value={span[edge]}
+                    onChange={(text) => setTime(index, edge, text)}
+                  />
+                </View>
+              ))}
+              {draft.spans.length > 1 ? (
+                <Button
+                  kind="quiet"
+                  icon="close"
+                  iconOnly
+                  label={said.removeHours(name, index + 1)}
+                  onPress={() => keep(withSpans(draft.spans.filter((_, at) => at !== index)))}
+                />
+              ) : null}
+            </View>
+          ))}
+          {more ? (
+            <Button
+              kind="quiet"
+              icon="plus"
+              label={said.addTo(name)}
+              shown={said.add}
+              onPress={() => keep(withSpans([...draft.spans, textsOfSpan(more)]))}
+            />
+          ) : null}
+        </View>
+      )}
+      {children}
+      {problem ? (
+        <AppText tone="error" role="alert" style={styles.problem}>
+          {said.problems[problem]}
+        </AppText>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: space(4),
+    rowGap: space(2),
+    paddingVertical: space(2),
+    borderBottomWidth: hairline,
+  },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space(2), width: 280, maxWidth: '100%' },
+  name: { flex: 1 },
+  place: { width: 150 },
+  spans: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: space(3),
+    rowGap: space(2),
+    maxWidth: '100%',
+  },
+  span: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
+  time: { width: 128 },
+  problem: { width: '100%' },
+});
