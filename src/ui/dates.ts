@@ -45,18 +45,41 @@ function kept(text: (value: number) => string, same: (value: number) => number =
   };
 }
 
+const timeOptions = (): Intl.DateTimeFormatOptions => ({
+  hour: 'numeric',
+  minute: '2-digit',
+  ...(hourCycle ? { hourCycle } : {}),
+});
+const timeOfDay = (wall: number): number => ((wall % DAY) + DAY) % DAY;
+/** A range without room around its dash, which browsers set differently. */
+const closed = (text: string): string => text.replaceAll(/\s*–\s*/g, '–');
+/** No line breaks within a time. */
+const unbroken = (text: string): string => text.replaceAll(/\s/g, '\u00a0');
+
 /** "14:00", or "2:00 pm" where that is usual. */
-export const timeText = kept(
-  (wall) => of(wall, { hour: 'numeric', minute: '2-digit', ...(hourCycle ? { hourCycle } : {}) }),
-  (wall) => ((wall % DAY) + DAY) % DAY,
-);
+export const timeText = kept((wall) => unbroken(of(wall, timeOptions())), timeOfDay);
+
+/** Whether times are written by a clock of twelve hours, which takes more room. */
+export const writesTwelveHours = (): boolean =>
+  /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? '');
+
+/** A time on a scale of hours: "14:00", "2 pm", "2:30 pm". */
+export const hourText = kept((wall) => {
+  const isWhole = wall % 3_600_000 === 0;
+  if (!isWhole || !writesTwelveHours()) return timeText(wall);
+  const { minute: _, ...hour } = timeOptions();
+  return unbroken(of(wall, hour));
+}, timeOfDay);
 
 /** A time as it is usually written where the person is, whatever they chose. */
 export const usualTimeText = (wall: number): string => of(wall, { hour: 'numeric', minute: '2-digit' });
 
-/** "14:00–15:00". */
-export const timeRangeText = (startWall: number, endWall: number): string =>
-  `${timeText(startWall)}–${timeText(endWall)}`;
+/** "14:00–15:00", "2:00–3:00 pm". */
+export function timeRangeText(startWall: number, endWall: number): string {
+  const isOneDay = Math.floor(startWall / DAY) === Math.floor(endWall / DAY);
+  if (!isOneDay || !writesTwelveHours()) return `${timeText(startWall)}–${timeText(endWall)}`;
+  return unbroken(closed(format(timeOptions()).formatRange(startWall, endWall)));
+}
 
 /** "Tuesday 9 March". */
 export const dayText = kept((day) => of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long' }));
@@ -124,9 +147,7 @@ export function rangeText(firstDay: number, lastDay: number, withYear: boolean):
   };
   return firstDay === lastDay
     ? of(firstDay * DAY, { ...options, weekday: 'short' })
-    : format(options)
-        .formatRange(firstDay * DAY, lastDay * DAY)
-        .replaceAll(' – ', '–');
+    : closed(format(options).formatRange(firstDay * DAY, lastDay * DAY));
 }
 
 const sameMonth = (a: number, b: number): boolean =>
@@ -144,7 +165,7 @@ export function briefOffsetText(milliseconds: number): string {
   return `${milliseconds < 0 ? '−' : '+'}${hours}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`}`;
 }
 
-/** "1 h 30", "45 min", "2 days". */
+/** "1 h 30", "45 min". */
 export function lengthText(milliseconds: number): string {
   const minutes = Math.round(milliseconds / 60_000);
   const hours = Math.floor(minutes / 60);

@@ -9,6 +9,7 @@ import { dayText, lengthText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { space } from '@/ui/theme/tokens';
+import { timeWidth } from '@/ui/timeWidth';
 import { words } from '@/ui/words';
 
 /** The rest of today: what is on and what comes, with the gaps of half an hour or more between. */
@@ -41,7 +42,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
           onPress={() => onOpen(occurrence.key)}
           style={styles.item}
         >
-          <View style={styles.time}>
+          <View style={{ width: timeWidth() }}>
             <Mark
               mark={markOf(occurrence.calendarId)?.mark ?? ''}
               colour={markOf(occurrence.calendarId)?.colour ?? 'slate'}
@@ -58,7 +59,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
         if ('gap' in item)
           return (
             <View key={`gap${item.at}`} style={styles.item}>
-              <AppText figures weight="700" tone="quiet" style={styles.time}>
+              <AppText figures weight="700" tone="quiet" style={{ width: timeWidth() }}>
                 {timeText(wall)}
               </AppText>
               <AppText tone="quiet">{words.desk.free(lengthText(item.gap.end - item.gap.start))}</AppText>
@@ -73,7 +74,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
             onPress={() => onOpen(occurrence.key)}
             style={styles.item}
           >
-            <AppText figures weight="700" style={styles.time}>
+            <AppText figures weight="700" style={{ width: timeWidth() }}>
               {timeText(wall)}
             </AppText>
             <View style={styles.shrink}>
@@ -95,6 +96,5 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
 const styles = StyleSheet.create({
   panel: { gap: space(2) },
   item: { flexDirection: 'row', gap: space(2), minHeight: 32, alignItems: 'flex-start' },
-  time: { width: 52 },
   shrink: { flexShrink: 1 },
 });

@@ -2,7 +2,7 @@ import { drawnMinutes, hoursHeight, type HoursScale, layoutDay, minuteToY } from
 import type { SheetSize } from '@/core/layout/paper';
 import { daysOf, isRibbon, type Occurrence } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
-import { agendaDayText, timeRangeText, timeText } from '@/ui/dates';
+import { agendaDayText, hourText, timeRangeText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
 import { CARD_LINE, classes } from './printClasses';
 import { printArea } from './SheetFrame';
@@ -68,7 +68,7 @@ export function HoursSheet({
         <div key={minute}>
           <div className={classes.hourLine} style={{ top: top + minuteToY(scale, minute), left: RAIL }} />
           <div className={classes.hour} style={{ top: top + minuteToY(scale, minute) + 1, width: RAIL - 5 }}>
-            {timeText(minute * MINUTE)}
+            {hourText(minute * MINUTE)}
           </div>
         </div>
       ))}

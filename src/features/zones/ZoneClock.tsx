@@ -8,6 +8,7 @@ import { shortDayText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
+import { timeWidth } from '@/ui/timeWidth';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
 import { ZonePicker } from './lazyZonePicker';
@@ -33,7 +34,7 @@ export function ZoneClock() {
         const isShown = zone === address.zone;
         return (
           <View key={zone} style={styles.row}>
-            <AppText figures weight="700" style={styles.time}>
+            <AppText figures weight="700" style={{ width: timeWidth() }}>
               {timeText(wall)}
             </AppText>
             <View style={styles.name}>
@@ -83,7 +84,6 @@ export function ZoneClock() {
 const styles = StyleSheet.create({
   panel: { gap: space(1), marginTop: space(4) },
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: 40 },
-  time: { width: 52 },
   name: { flex: 1 },
   another: { alignSelf: 'flex-start', marginTop: space(1) },
 });

@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { timeText } from '@/ui/dates';
+import { hourText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -29,7 +29,7 @@ export function FoldBand({
   onPress: () => void;
 }) {
   const { colours } = useTheme();
-  const time = timeText(minute * 60_000);
+  const time = hourText(minute * 60_000);
   const count = hidden.reduce((sum, each) => sum + each, 0);
   const text = edge === 'before' ? words.plan.hiddenBefore : words.plan.hiddenAfter;
   return (

@@ -1,10 +1,11 @@
 import { StyleSheet, View } from 'react-native';
 import { drawnMinutes, hoursHeight, type HoursScale, minuteToY, wallMinute } from '@/core/layout/hours';
-import { timeText } from '@/ui/dates';
+import { hourText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
-import { sizes, space } from '@/ui/theme/tokens';
+import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { railSizes } from './railSizes';
 
 /** The hours at the left, with the notch that marks now when today is shown. */
 export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: number | undefined }) {
@@ -13,7 +14,7 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
   const hours = [];
   for (let minute = drawn.from; minute < drawn.to; minute += 60) hours.push(minute);
   return (
-    <View style={[styles.rail, { height: hoursHeight(scale) }]} aria-hidden testID="hour-rail">
+    <View style={{ width: railSizes().hour, height: hoursHeight(scale) }} aria-hidden testID="hour-rail">
       {hours.map((minute) => (
         <AppText
           key={minute}
@@ -22,7 +23,7 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
           tone={nowMinute !== undefined && minute + 60 <= nowMinute ? 'quiet' : 'ink'}
           style={[styles.hour, { top: minuteToY(scale, minute) + (minute === drawn.from ? 1 : -8) }]}
         >
-          {timeText(wallMinute(scale, minute) * 60_000)}
+          {hourText(wallMinute(scale, minute) * 60_000)}
         </AppText>
       ))}
       {nowMinute === undefined ? null : (
@@ -36,7 +37,6 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
 }
 
 const styles = StyleSheet.create({
-  rail: { width: sizes.hourRail },
   hour: { position: 'absolute', right: space(3), lineHeight: 16 },
   notch: {
     position: 'absolute',

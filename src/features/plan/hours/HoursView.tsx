@@ -30,6 +30,7 @@ import { zoneLabel } from '@/ui/zoneLabel';
 import { CalendarHead } from './CalendarHead';
 import { DayColumn } from './DayColumn';
 import { DayHead, dayHeadHeight } from './DayHead';
+import { railSizes } from './railSizes';
 import { FoldBand } from './FoldBand';
 import type { Ghost } from '../grid/ghost';
 import { GhostLayer } from './GhostLayer';
@@ -96,7 +97,8 @@ export function HoursView({
   const scroller = useRef<ScrollView>(null);
 
   const rails = shownRails(settings, zone, width, days.length);
-  const railsWidth = sizes.hourRail + rails.length * sizes.zoneRail;
+  const railWidths = railSizes();
+  const railsWidth = railWidths.hour + rails.length * railWidths.zone;
   const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
   const scale = useHoursScale({ zone, firstDay, changes, open, viewportHeight, rowHeight, gridStep });
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
@@ -298,7 +300,7 @@ export function HoursView({
           <RefoldButton
             time={timeText(wallMinute(scale, scale.from) * MINUTE)}
             before
-            left={rails.length * sizes.zoneRail}
+            left={rails.length * railWidths.zone}
             top={minuteToY(scale, scale.from) - sizes.target}
             onPress={() => setOpen({ ...open, before: false })}
           />
@@ -317,7 +319,7 @@ export function HoursView({
           <RefoldButton
             time={timeText(wallMinute(scale, scale.to) * MINUTE)}
             before={false}
-            left={rails.length * sizes.zoneRail}
+            left={rails.length * railWidths.zone}
             top={minuteToY(scale, scale.to)}
             onPress={() => setOpen({ ...open, after: false })}
           />

@@ -4,12 +4,13 @@ import { dateChange, differenceChange, railLines } from '@/core/layout/zoneRails
 import type { Settings, ZoneRail } from '@/core/model/settings';
 import { usePlanAddress } from '@/features/workspace';
 import { useNowWall, useSettings } from '@/store';
-import { briefOffsetText, offsetText, timeText, weekdayText } from '@/ui/dates';
+import { briefOffsetText, hourText, offsetText, timeText, weekdayText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
-import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
+import { railSizes } from './railSizes';
 
 /** A day's column that leaves no room for a further rail. */
 const NARROW = 100;
@@ -18,7 +19,8 @@ const NARROW = 100;
 export function shownRails(settings: Settings, zone: string, width: number, days: number): ZoneRail[] {
   const { homeZone, zoneRails } = settings;
   const home = zone === homeZone ? [] : [{ zone: homeZone, label: zoneLabel(settings, homeZone) }];
-  const room = Math.floor((width - sizes.hourRail - days * NARROW) / sizes.zoneRail);
+  const widths = railSizes();
+  const room = Math.floor((width - widths.hour - days * NARROW) / widths.zone);
   const rails = [...home, ...zoneRails.filter((rail) => rail.zone !== zone)];
   return rails.slice(0, Math.max(home.length, room));
 }
@@ -69,13 +71,13 @@ function RailHead({
       </AppText>
     </>
   );
-  if (isPrimary) return <View style={[styles.head, styles.primary]}>{content}</View>;
+  if (isPrimary) return <View style={[styles.primary, { width: railSizes().hour }]}>{content}</View>;
   return (
     <Pressable
       role="button"
       aria-label={[words.zones.rail(rail.label, timeText(now)), changeText].filter(Boolean).join(', ')}
       onPress={() => to({ zone: rail.zone })}
-      style={styles.head}
+      style={[styles.head, { width: railSizes().zone }]}
     >
       {content}
     </Pressable>
@@ -104,7 +106,7 @@ export function ZoneRailColumn({
   const y = (minute: number) => minuteToY(scale, scaleMinute(scale, minute));
   const date = dateChange(viewZone, rail.zone, day, drawn.from, drawn.to);
   return (
-    <View style={[styles.column, { height: hoursHeight(scale) }]} aria-hidden testID="zone-rail">
+    <View style={{ width: railSizes().zone, height: hoursHeight(scale) }} aria-hidden testID="zone-rail">
       {railLines(viewZone, rail.zone, day, minutes).map(({ minute, wall }) => (
         <AppText
           key={minute}
@@ -114,7 +116,7 @@ export function ZoneRailColumn({
           weight={minute === date?.minute ? '700' : '400'}
           style={[styles.hour, { top: y(minute) + (minute === drawn.from ? 1 : -8) }]}
         >
-          {minute === date?.minute ? weekdayText(date.day) : timeText(wall)}
+          {minute === date?.minute ? weekdayText(date.day) : hourText(wall)}
         </AppText>
       ))}
       {date ? (
@@ -132,9 +134,8 @@ export function ZoneRailColumn({
 
 const styles = StyleSheet.create({
   heads: { flexDirection: 'row' },
-  head: { width: sizes.zoneRail, justifyContent: 'center', alignItems: 'flex-end', paddingRight: space(1) },
-  primary: { width: sizes.hourRail, alignItems: 'center', paddingRight: 0 },
-  column: { width: sizes.zoneRail },
+  head: { justifyContent: 'center', alignItems: 'flex-end', paddingRight: space(1) },
+  primary: { justifyContent: 'center', alignItems: 'center' },
   hour: { position: 'absolute', right: space(1), lineHeight: 16 },
   date: { position: 'absolute', left: space(1), right: 0, borderTopWidth: hairline },
   dateText: { lineHeight: 14 },

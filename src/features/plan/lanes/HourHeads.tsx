@@ -1,7 +1,7 @@
 import { wallMinute } from '@/core/layout/hours';
 import type { LaneHours } from '@/core/layout/lanes';
 import { MINUTE } from '@/core/time/civil';
-import { shortDayText, timeText } from '@/ui/dates';
+import { hourText, shortDayText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
@@ -39,7 +39,7 @@ export function HourHeads({
           key={minute}
           style={{ width: hourWidth, flexShrink: 0, paddingLeft: 3, boxSizing: 'border-box' }}
         >
-          {timeText(wallMinute(hours, minute) * MINUTE)}
+          {hourText(wallMinute(hours, minute) * MINUTE)}
         </div>
       ))}
     </div>

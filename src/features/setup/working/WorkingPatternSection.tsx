@@ -105,12 +105,7 @@ function Exceptions({
         <View style={styles.date}>
           <PickField type="date" label={said.date} value={date} onChange={setDate} />
         </View>
-        <Button
-          icon="plus"
-          label={said.addDay}
-          disabled={!isFree}
-          onPress={add}
-        />
+        <Button icon="plus" label={said.addDay} disabled={!isFree} onPress={add} />
       </View>
     </View>
   );

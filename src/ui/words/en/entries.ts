@@ -22,7 +22,7 @@ export const entriesWords = {
   },
   line: {
     label: 'Write an entry',
-    placeholder: 'Write an entry, e.g. “Boat check Fri 9–10”',
+    placeholder: 'Write an entry: “Boat check Fri 9–10”',
     understood: 'Understood',
     into: (name: string) => `goes to ${name}`,
     save: 'Save',
