@@ -29,7 +29,7 @@ export interface Loaded {
   /** The commits that are kept, oldest first. */
   readonly log: readonly Kept[];
   readonly setAside: readonly SetAside[];
-  /** The entries as texts for the engine, each a JSON list. */
+  /** The entries as texts for the engine, each a JSON list: those that were read, if all of them hold. */
   readonly entryChunks: readonly string[];
   /** Whether there was no data at all. */
   readonly isNew: boolean;
@@ -78,20 +78,27 @@ function readMeta(text: string | null | undefined): Meta | undefined {
 /**
  * Reads everything. A commit that was begun and not finished is completed from the journal; records that can't be
  * read are put aside under keys of their own, and the rest opens.
+ * @param onEntries hears of the entries' texts before they are read, so that the engine can read them meanwhile
  * @throws NewerDataError if a later version wrote the data
  */
-export async function loadDatabase(database: Database): Promise<Loaded> {
+export async function loadDatabase(
+  database: Database,
+  onEntries: (chunks: readonly string[]) => void = () => undefined,
+): Promise<Loaded> {
   const keys = await database.getAllKeys();
   const texts = await database.getMany(
     keys.filter((key) => !key.startsWith(ASIDE_PREFIX) && !key.startsWith(ATTACHMENT_PREFIX)),
   );
   const meta = readMeta(texts[META_KEY]);
+  const entryTexts = Object.entries(texts).flatMap(([key, text]) =>
+    collectionOfKey(key) === 'entries' && text !== null ? [text] : [],
+  );
+  onEntries(entryTexts);
   const collections = Object.fromEntries(
     Object.keys(COLLECTIONS).map((name) => [name, new Map<string, unknown>()]),
   ) as Record<CollectionName, Map<string, unknown>>;
   const bad: ReadChunk['bad'] = [];
   const badKeys: string[] = [];
-  const entryChunks: string[] = [];
   for (const [key, text] of Object.entries(texts)) {
     const collection = collectionOfKey(key);
     if (!collection || text === null) continue;
@@ -99,11 +106,10 @@ export async function loadDatabase(database: Database): Promise<Loaded> {
     for (const record of chunk.records) collections[collection].set(record.id, record);
     bad.push(...chunk.bad);
     if (chunk.bad.length > 0) badKeys.push(key);
-    if (collection === 'entries')
-      entryChunks.push(chunk.bad.length > 0 ? JSON.stringify(chunk.records) : text);
   }
   let state = collections as unknown as State;
-  if (bad.length > 0) await keepAside(database, bad, badKeys, state);
+  let replaced = bad.length > 0;
+  if (replaced) await keepAside(database, bad, badKeys, state);
 
   let revision = meta?.revision ?? 0;
   const journal = parseLogEntry(texts[JOURNAL_KEY]);
@@ -111,7 +117,7 @@ export async function loadDatabase(database: Database): Promise<Loaded> {
     state = applyPatch(state, journal.patch);
     revision = journal.revision;
     await database.setMany(commitTexts(state, journal));
-    entryChunks.splice(0, Infinity, JSON.stringify([...state.entries.values()]));
+    replaced = true;
     texts[logKey(revision)] = JSON.stringify(journal);
   }
   if (texts[JOURNAL_KEY]) await database.removeItem(JOURNAL_KEY);
@@ -126,7 +132,7 @@ export async function loadDatabase(database: Database): Promise<Loaded> {
     revision,
     log: log.map(({ revision: number, role }) => ({ revision: number, role })),
     setAside: bad.map(({ key, reason }) => ({ key, reason })),
-    entryChunks,
+    entryChunks: replaced ? [JSON.stringify([...state.entries.values()])] : entryTexts,
     isNew: !meta && !journal,
   };
 }

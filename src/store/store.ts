@@ -87,8 +87,17 @@ export class Store {
 
   /** Opens the database, completing an unfinished commit, and hands the entries to the engine. */
   static async open(parts: StoreParts): Promise<Store> {
-    const loaded = await parts.tabs.exclusively(() => loadDatabase(parts.database));
-    await parts.engine.load(loaded.entryChunks);
+    let early: readonly string[] | undefined;
+    let loading: Promise<void> = Promise.resolve();
+    const loaded = await parts.tabs.exclusively(() =>
+      loadDatabase(parts.database, (chunks) => {
+        early = chunks;
+        // What can't be read there is replaced below.
+        loading = parts.engine.load(chunks).catch(() => undefined);
+      }),
+    );
+    await loading;
+    if (loaded.entryChunks !== early) await parts.engine.load(loaded.entryChunks);
     const store = new Store(parts, loaded);
     if (!loaded.isNew) await store.takeOver();
     return store;
