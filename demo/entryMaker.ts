@@ -1,3 +1,4 @@
+import { blankFields } from '@/core/change/eventFields';
 import type { CalendarEvent, DayOffHandling } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { DAY, dateString, localString, parseDate, parseLocal } from '@/core/time/civil';
@@ -20,21 +21,11 @@ export class EntryMaker {
   ): CalendarEvent {
     const id = `${this.prefix}${this.entries.length + 1}`;
     const entry: CalendarEvent = {
+      ...blankFields(calendarId, start, end),
       kind: 'event',
       id,
       uid: `${id}@fennick.example`,
-      calendarId,
       title,
-      start,
-      end,
-      availability: 'busy',
-      classification: 'public',
-      status: 'confirmed',
-      categories: [],
-      notes: '',
-      url: '',
-      location: '',
-      reminders: [],
       sequence: 0,
       created: MADE,
       modified: MADE,

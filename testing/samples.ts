@@ -1,3 +1,4 @@
+import { blankFields } from '@/core/change/eventFields';
 import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { initialSettings } from '@/core/model/initialSettings';
@@ -21,21 +22,11 @@ let made = 0;
 export function event(fields: Partial<CalendarEvent> = {}): CalendarEvent {
   const id = fields.id ?? `event-${++made}`;
   return {
+    ...blankFields('meetings', zoned('2027-03-09T14:00'), zoned('2027-03-09T15:00')),
     kind: 'event',
     id,
     uid: `${id}@fennick.example`,
-    calendarId: 'meetings',
     title: 'Keeper rota call',
-    start: zoned('2027-03-09T14:00'),
-    end: zoned('2027-03-09T15:00'),
-    availability: 'busy',
-    classification: 'public',
-    status: 'confirmed',
-    categories: [],
-    notes: '',
-    url: '',
-    location: '',
-    reminders: [],
     sequence: 0,
     created: 0,
     modified: 0,

@@ -1,7 +1,9 @@
 import type { CalendarEvent } from '../model/entry';
-import type { State } from '../model/state';
+import { isReadOnly } from '../model/calendar';
+import type { BinItem, State } from '../model/state';
 import { DAY } from '../time/civil';
-import { calendarsInOrder } from './calendarChanges';
+import { writableCalendars } from './calendarChanges';
+import { withDate } from './exceptions';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 
 /** How long a deleted entry stays in the bin. */
@@ -13,29 +15,73 @@ export const toBin = (state: State, entry: CalendarEvent, context: ChangeContext
   put(state, 'bin', { id: entry.id, entry, deleted: context.now }),
 ];
 
-/** Brings entries back from the bin; into the first calendar, where their own is gone. */
+/** What the bin shows as one thing: an entry, with the changed occurrences that lie there beside their series. */
+export interface BinnedEntry {
+  readonly item: BinItem;
+  readonly changed: readonly BinItem[];
+}
+
+/** What is in the bin, the latest first. */
+export function binnedEntries(state: State): BinnedEntry[] {
+  const changed = new Map<string, BinItem[]>();
+  const heads: BinItem[] = [];
+  for (const item of state.bin.values()) {
+    const { seriesId } = item.entry;
+    if (seriesId === undefined || !state.bin.has(seriesId)) heads.push(item);
+    else changed.set(seriesId, [...(changed.get(seriesId) ?? []), item]);
+  }
+  return heads
+    .sort((a, b) => b.deleted - a.deleted || (a.id < b.id ? -1 : 1))
+    .map((item) => ({ item, changed: changed.get(item.id) ?? [] }));
+}
+
+/** The series that a changed occurrence belongs to, with its date let in again. */
+function lettingIn({ entry }: BinItem, series: CalendarEvent, context: ChangeContext): CalendarEvent {
+  return (entry.recurrenceId && withDate(series, entry.recurrenceId, context)) ?? series;
+}
+
+/**
+ * Brings entries back from the bin; into the first calendar that takes entries, where their own is gone or closed. A
+ * series comes with its changed occurrences; a changed occurrence takes its date in its series again.
+ */
 export function restoreFromBin(state: State, ids: readonly string[], context: ChangeContext): Patch {
-  const fallback = calendarsInOrder(state)[0]?.id;
-  const items = ids.flatMap((id) => state.bin.get(id) ?? []);
-  const changes = items.flatMap((item) => {
-    const calendarId = state.calendars.has(item.entry.calendarId) ? item.entry.calendarId : fallback;
+  const fallback = writableCalendars(state)[0]?.id;
+  const asked = new Set(ids);
+  const items = [...state.bin.values()].filter(
+    ({ id, entry }) => asked.has(id) || (entry.seriesId !== undefined && asked.has(entry.seriesId)),
+  );
+  const series = new Map<string, CalendarEvent>();
+  const changes = items.flatMap((item): Change[] => {
+    const head = item.entry.seriesId === undefined ? undefined : state.entries.get(item.entry.seriesId);
+    if (head) series.set(head.id, lettingIn(item, series.get(head.id) ?? head, context));
+    const own = state.calendars.get(item.entry.calendarId);
+    // What belongs to a series lies where the series does.
+    const calendarId = head?.calendarId ?? (own && !isReadOnly(own) ? own.id : fallback);
     if (calendarId === undefined) return [];
     return [put(state, 'entries', { ...item.entry, calendarId }), remove('bin', item)];
   });
-  return makePatch(
-    context,
-    { what: 'entries-restored', count: items.length, name: items[0]?.entry.title },
-    changes,
-  );
+  const letIn = [...series.values()].filter((event) => state.entries.get(event.id) !== event);
+  return makePatch(context, { what: 'entries-restored', count: items.length, name: items[0]?.entry.title }, [
+    ...changes,
+    ...letIn.map((event) => put(state, 'entries', event)),
+  ]);
 }
+
+/** Removes for good all that is in the bin, or undefined if there is nothing. */
+export const emptyBin = (state: State, context: ChangeContext): Patch | undefined =>
+  removeForGood([...state.bin.values()], context);
 
 /** Removes for good what has been in the bin for longer than it is kept, or undefined if there is nothing. */
 export function clearOldBin(state: State, context: ChangeContext): Patch | undefined {
   const old = [...state.bin.values()].filter((item) => item.deleted < context.now - BIN_DAYS * DAY);
-  if (old.length === 0) return undefined;
-  return makePatch(
-    context,
-    { what: 'bin-emptied', count: old.length },
-    old.map((item) => remove('bin', item)),
-  );
+  return removeForGood(old, context);
 }
+
+const removeForGood = (items: readonly BinItem[], context: ChangeContext): Patch | undefined =>
+  items.length === 0
+    ? undefined
+    : makePatch(
+        context,
+        { what: 'bin-emptied', count: items.length },
+        items.map((item) => remove('bin', item)),
+      );

@@ -3,7 +3,7 @@ import { OccurrenceIndex } from '../schedule/occurrenceIndex';
 import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
 import type { State } from '../model/state';
 import { moveToCalendar, shiftByDays } from './batchChanges';
-import { clearOldBin, restoreFromBin } from './binChanges';
+import { binnedEntries, clearOldBin, emptyBin, restoreFromBin } from './binChanges';
 import {
   clashes,
   deleteCalendar,
@@ -234,11 +234,37 @@ describe('a series', () => {
     const override = [...changed.entries.values()].find((entry) => entry.seriesId)!;
     const gone = applyPatch(changed, binEntries(changed, [{ entryId: override.id }], 'this', context()));
     expect(starts(gone)).toEqual(starts(one));
+    // Brought back, it takes its date again: what was left out is whole.
+    const again = applyPatch(gone, restoreFromBin(gone, [override.id], context()));
+    expect(starts(again)).toEqual(starts(changed));
+    expect(again.entries.get('call')?.recurrence?.exceptionDates).toEqual([]);
     const all = applyPatch(changed, binEntries(changed, [{ entryId: override.id }], 'every', context()));
     expect(starts(all)).toEqual([]);
+    // A series is one thing in the bin, and comes back with what was changed of it.
+    expect(binnedEntries(all).map(({ item, changed: of }) => [item.id, of.map(({ id }) => id)])).toEqual([
+      ['call', [override.id]],
+    ]);
+    expect(starts(applyPatch(all, restoreFromBin(all, ['call'], context())))).toEqual(starts(changed));
     expect(all.bin.size).toBe(2);
     const back = applyPatch(all, restoreFromBin(all, [...all.bin.keys()], context()));
     expect(starts(back)).toEqual(starts(changed));
+  });
+
+  test('from the bin: not into a calendar that is gone or closed; emptied, it is empty until that is undone', () => {
+    const binned = (() => {
+      const state = stateWith(event({ id: 'one', calendarId: 'desk' }));
+      return applyPatch(state, binEntries(state, [{ entryId: 'one' }], 'this', context()));
+    })();
+    const closed = {
+      ...binned,
+      calendars: new Map(binned.calendars).set('desk', { ...binned.calendars.get('desk')!, readOnly: true }),
+    };
+    const back = applyPatch(closed, restoreFromBin(closed, ['one'], context()));
+    expect(back.entries.get('one')?.calendarId).toBe('meetings');
+    const patch = emptyBin(binned, context())!;
+    const emptied = applyPatch(binned, patch);
+    expect([emptied.bin.size, emptyBin(emptied, context())]).toEqual([0, undefined]);
+    expect(applyPatch(emptied, inversePatch(patch)).bin).toEqual(binned.bin);
   });
 
   test('a copy of an occurrence is an event of its own', () => {

@@ -1,3 +1,4 @@
+import type { CalendarEvent } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
@@ -13,6 +14,21 @@ export function resetOccurrence(state: State, overrideId: string, context: Chang
   ]);
 }
 
+/** A series with a date that it leaves out let in again; undefined if it leaves out no such date. */
+export function withDate(
+  event: CalendarEvent,
+  date: EventTime,
+  context: ChangeContext,
+): CalendarEvent | undefined {
+  if (!event.recurrence) return undefined;
+  const series = new Series(event);
+  const wallOfDate = (time: EventTime) => series.wallOfRecurrenceId(time, context.zone);
+  const wall = wallOfDate(date);
+  const exceptionDates = event.recurrence.exceptionDates.filter((time) => wallOfDate(time) !== wall);
+  if (exceptionDates.length === event.recurrence.exceptionDates.length) return undefined;
+  return touched({ ...event, recurrence: { ...event.recurrence, exceptionDates } }, context);
+}
+
 /** Brings a date back that a series leaves out; undefined if it leaves out no such date. */
 export function bringBackDate(
   state: State,
@@ -21,17 +37,9 @@ export function bringBackDate(
   context: ChangeContext,
 ): Patch | undefined {
   const event = state.entries.get(seriesId);
-  if (!event?.recurrence) return undefined;
-  const series = new Series(event);
-  const wallOfDate = (time: EventTime) => series.wallOfRecurrenceId(time, context.zone);
-  const wall = wallOfDate(date);
-  const exceptionDates = event.recurrence.exceptionDates.filter((time) => wallOfDate(time) !== wall);
-  if (exceptionDates.length === event.recurrence.exceptionDates.length) return undefined;
-  return makePatch(context, { what: 'occurrence-brought-back', count: 1, name: event.title }, [
-    put(
-      state,
-      'entries',
-      touched({ ...event, recurrence: { ...event.recurrence, exceptionDates } }, context),
-    ),
+  const whole = event && withDate(event, date, context);
+  if (!whole) return undefined;
+  return makePatch(context, { what: 'occurrence-brought-back', count: 1, name: whole.title }, [
+    put(state, 'entries', whole),
   ]);
 }

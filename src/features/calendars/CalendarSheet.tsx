@@ -10,7 +10,6 @@ import { ZoneField } from '@/features/zones';
 import { useCalendars, useSnapshot } from '@/store';
 import { lengthText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { SelectField, TextField } from '@/ui/primitives/Field';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
@@ -90,12 +89,7 @@ export function CalendarSheet({
       title={calendar ? words.calendars.edit(calendar.name) : words.calendars.new}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={words.actions.save} onPress={save} />
-        </>
-      }
+      go={{ label: words.actions.save, onPress: save }}
     >
       <TextField
         label={words.calendars.name}

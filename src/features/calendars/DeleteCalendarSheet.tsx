@@ -6,7 +6,6 @@ import { withdrawn } from '@/features/publish';
 import { useCommands } from '@/features/workspace';
 import { useSnapshot, useWritableCalendars } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { words } from '@/ui/words';
@@ -38,12 +37,7 @@ export function DeleteCalendarSheet({
       title={words.calendars.deleteTitle(calendar.name)}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="danger" label={words.calendars.confirmDelete} onPress={() => void go()} />
-        </>
-      }
+      go={{ label: words.calendars.confirmDelete, onPress: () => void go(), kind: 'danger' }}
     >
       <AppText>{count > 0 ? words.calendars.deleteText(count) : words.calendars.deleteEmpty}</AppText>
       {count > 0 ? (

@@ -53,12 +53,7 @@ export function MergeSheet({ calendar, onClose }: { calendar: Calendar; onClose:
       title={said.title(calendar.name)}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={said.go} disabled={!into} onPress={() => void go()} />
-        </>
-      }
+      go={{ label: said.go, onPress: () => void go(), disabled: !into }}
     >
       <SelectField
         label={said.into}

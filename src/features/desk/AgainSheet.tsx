@@ -62,12 +62,7 @@ export function AgainSheet({
       title={said.title(event.title || words.entry.noTitle)}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={said.go(chosen.size)} disabled={chosen.size === 0} onPress={go} />
-        </>
-      }
+      go={{ label: said.go(chosen.size), onPress: go, disabled: chosen.size === 0 }}
     >
       <View style={styles.head}>
         <Button

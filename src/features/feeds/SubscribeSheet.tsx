@@ -11,7 +11,6 @@ import { useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore } from '@/store';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { TextField } from '@/ui/primitives/Field';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
@@ -93,20 +92,14 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
       title={said.title}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          {isFound ? (
-            <Button kind="primary" label={said.go} onPress={() => void subscribe()} />
-          ) : (
-            <Button
-              kind="primary"
-              label={isReading ? said.reading : said.refresh}
-              disabled={isReading}
-              onPress={() => void look()}
-            />
-          )}
-        </>
+      go={
+        isFound
+          ? { label: said.go, onPress: () => void subscribe() }
+          : {
+              label: isReading ? said.reading : said.refresh,
+              disabled: isReading,
+              onPress: () => void look(),
+            }
       }
     >
       <TextField

@@ -8,7 +8,6 @@ import { dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { useCommands } from '@/features/workspace';
 import { daysOptions, useCalendars, useDaysQuery, useNowWall, useOpenStore, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { PickField, SelectField } from '@/ui/primitives/Field';
 import { Sheet } from '@/ui/primitives/Sheet';
@@ -98,17 +97,7 @@ export function ExportSheet({
       title={said.title}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button
-            kind="primary"
-            label={said.go}
-            disabled={!isReady || events.length === 0}
-            onPress={() => void go()}
-          />
-        </>
-      }
+      go={{ label: said.go, onPress: () => void go(), disabled: !isReady || events.length === 0 }}
     >
       <ChoiceRow
         label={said.form}

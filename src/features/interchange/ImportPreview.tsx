@@ -9,7 +9,6 @@ import { useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore, useWritableCalendars } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { SelectField, TextField } from '@/ui/primitives/Field';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
@@ -98,17 +97,11 @@ export function ImportPreview({
       title={words.import.title}
       closeLabel={words.actions.cancel}
       onClose={close}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={close} />
-          <Button
-            kind="primary"
-            label={words.import.go(events.length - doubles.skipped)}
-            disabled={events.length + beyond === 0 || nameMissing || doubles.isLooking}
-            onPress={go}
-          />
-        </>
-      }
+      go={{
+        label: words.import.go(events.length - doubles.skipped),
+        onPress: go,
+        disabled: events.length + beyond === 0 || nameMissing || doubles.isLooking,
+      }}
     >
       <View style={styles.group}>
         <AppText tone="quiet" numberOfLines={2}>

@@ -14,7 +14,6 @@ import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
@@ -49,12 +48,7 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
       title={said.previewTitle}
       closeLabel={words.actions.cancel}
       onClose={close}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={close} />
-          <Button kind="primary" label={said.go} disabled={effects.length === 0} onPress={() => void go()} />
-        </>
-      }
+      go={{ label: said.go, onPress: () => void go(), disabled: effects.length === 0 }}
     >
       <View>
         <AppText weight="700">

@@ -4,7 +4,6 @@ import { type ColumnMapping, CSV_FIELDS, type CsvField } from '@/core/interchang
 import { DATE_ORDERS, type DateOrder } from '@/core/interchange/csv/dates';
 import type { ReadTable } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/Field';
 import { Sheet } from '@/ui/primitives/Sheet';
@@ -33,17 +32,7 @@ export function TableStep({ name, read }: { name: string; read: ReadTable }) {
       title={said.tableTitle}
       closeLabel={words.actions.cancel}
       onClose={close}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={close} />
-          <Button
-            kind="primary"
-            label={said.next}
-            disabled={!hasStart}
-            onPress={() => void takeTable(mapping, dateOrder)}
-          />
-        </>
-      }
+      go={{ label: said.next, onPress: () => void takeTable(mapping, dateOrder), disabled: !hasStart }}
     >
       <View>
         <AppText tone="quiet">{name}</AppText>

@@ -64,12 +64,7 @@ export function PeriodSetSheet({
       title={set ? words.periods.edit(set.name) : words.periods.new}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={words.actions.save} onPress={save} />
-        </>
-      }
+      go={{ label: words.actions.save, onPress: save }}
     >
       <TextField
         label={words.periods.name}

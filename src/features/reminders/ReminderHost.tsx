@@ -7,8 +7,8 @@ import { timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { NoticeBar } from '@/ui/primitives/NoticeBar';
 import { useTheme } from '@/ui/theme/theme';
-import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { useDueReminders } from './useDueReminders';
 
@@ -31,11 +31,7 @@ export function ReminderHost() {
   const { occurrence } = first;
   const minutes = Math.round((occurrence.start - now) / MINUTE);
   return (
-    <View
-      role="region"
-      aria-label={words.reminder.region}
-      style={[styles.bar, { backgroundColor: colours.accentTint, borderColor: colours.accent }]}
-    >
+    <NoticeBar label={words.reminder.region}>
       <AppIcon name="bell-outline" size={20} color={colours.ink} />
       <View style={styles.text} aria-live="assertive">
         <AppText weight="700" numberOfLines={1}>
@@ -61,19 +57,10 @@ export function ReminderHost() {
           onPress={() => dismiss(due.map(({ key }) => key))}
         />
       ) : null}
-    </View>
+    </NoticeBar>
   );
 }
 
 const styles = StyleSheet.create({
-  bar: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    flexWrap: 'wrap',
-    gap: space(2),
-    padding: space(2),
-    paddingLeft: space(3),
-    borderBottomWidth: hairline,
-  },
   text: { flex: 1, minWidth: 120 },
 });

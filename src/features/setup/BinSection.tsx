@@ -1,44 +1,101 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { restoreFromBin } from '@/core/change/binChanges';
+import {
+  BIN_DAYS,
+  type BinnedEntry,
+  binnedEntries,
+  emptyBin,
+  restoreFromBin,
+} from '@/core/change/binChanges';
+import { DAY } from '@/core/time/civil';
+import { wallOf } from '@/core/time/eventTime';
 import { useCommands } from '@/features/workspace';
-import { useSnapshot } from '@/store';
+import { useNow, useSnapshot } from '@/store';
+import { fullDayText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
+import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
-const SHOWN = 20;
+const said = words.bin;
+/** How many are shown at first, and how many more at each press. */
+const PAGE = 20;
 
-/** Deleted entries, the latest first. */
+/** Deleted entries, the latest first: each can be brought back, and all removed for good. */
 export function BinSection() {
   const { commit, context } = useCommands();
   const state = useSnapshot((snapshot) => snapshot.state);
-  const bin = [...state.bin.values()].sort((a, b) => b.deleted - a.deleted);
+  const [shown, setShown] = useState(PAGE);
+  const [asks, setAsks] = useState(false);
+  const bin = binnedEntries(state);
+  const empty = () => {
+    const patch = emptyBin(state, context());
+    if (patch) commit(patch);
+    setAsks(false);
+  };
   return (
     <>
-      <AppText tone="quiet">{bin.length > 0 ? words.data.binHint : words.data.binEmpty}</AppText>
-      {bin.slice(0, SHOWN).map(({ id, entry }) => {
-        const calendar = state.calendars.get(entry.calendarId);
-        return (
-          <View key={id} style={styles.item}>
-            <Mark mark={calendar?.mark ?? '–'} colour={calendar?.colour ?? 'slate'} />
-            <AppText numberOfLines={1} style={styles.grow}>
-              {entry.title || words.entry.noTitle}
-            </AppText>
-            <Button
-              label={words.actions.restore}
-              onPress={() => commit(restoreFromBin(state, [id], context()))}
-            />
-          </View>
-        );
-      })}
-      {bin.length > SHOWN ? <AppText tone="quiet">{words.data.binMore(bin.length - SHOWN)}</AppText> : null}
+      <AppText tone="quiet">{bin.length > 0 ? said.hint(BIN_DAYS) : said.empty(BIN_DAYS)}</AppText>
+      {bin.slice(0, shown).map((binned) => (
+        <BinRow
+          key={binned.item.id}
+          binned={binned}
+          onRestore={() => commit(restoreFromBin(state, [binned.item.id], context()))}
+        />
+      ))}
+      {bin.length > 0 ? (
+        <View style={styles.actions}>
+          {bin.length > shown ? (
+            <Button label={said.more(bin.length - shown)} onPress={() => setShown(shown + PAGE)} />
+          ) : null}
+          <Button kind="danger" label={said.emptyIt} onPress={() => setAsks(true)} />
+        </View>
+      ) : null}
+      {asks ? (
+        <Sheet
+          title={said.asks(bin.length)}
+          closeLabel={words.actions.cancel}
+          onClose={() => setAsks(false)}
+          go={{ label: said.emptyIt, onPress: empty, kind: 'danger' }}
+        >
+          <AppText>{said.forGood}</AppText>
+        </Sheet>
+      ) : null}
     </>
+  );
+}
+
+function BinRow({ binned: { item, changed }, onRestore }: { binned: BinnedEntry; onRestore: () => void }) {
+  const calendar = useSnapshot(({ state }) => state.calendars.get(item.entry.calendarId));
+  const now = useNow();
+  const { entry, deleted } = item;
+  const title = entry.title || words.entry.noTitle;
+  // The page's clock may lag behind the moment that an entry was deleted at.
+  const daysLeft = Math.ceil(BIN_DAYS - Math.max(0, now - deleted) / DAY);
+  return (
+    <View role="group" aria-label={title} style={styles.item}>
+      <Mark mark={calendar?.mark ?? '–'} colour={calendar?.colour ?? 'slate'} />
+      <View style={styles.grow}>
+        <AppText numberOfLines={1}>{title}</AppText>
+        <AppText size="small" tone="quiet">
+          {[
+            fullDayText(Math.floor(wallOf(entry.start) / DAY)),
+            entry.recurrence ? said.series(changed.length) : '',
+            said.daysLeft(daysLeft),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </AppText>
+      </View>
+      <Button label={said.restore(title)} shown={words.actions.restore} onPress={onRestore} />
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
   item: { flexDirection: 'row', alignItems: 'center', gap: space(3) },
-  grow: { flex: 1 },
+  grow: { flex: 1, minWidth: 0 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
 });

@@ -6,14 +6,13 @@ import { useCommands, usePlanAddress } from '@/features/workspace';
 import { useNow, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { useTheme } from '@/ui/theme/theme';
-import { hairline, space } from '@/ui/theme/tokens';
+import { NoticeBar } from '@/ui/primitives/NoticeBar';
+import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
 
 /** Asks once, where the device lies in another zone than home, which of the two is to be seen. */
 export function DeviceZoneQuestion() {
-  const { colours } = useTheme();
   const { store } = useOpenStore();
   const settings = useSettings();
   const { context, commit } = useCommands();
@@ -33,12 +32,7 @@ export function DeviceZoneQuestion() {
   const home = zoneLabel(settings, settings.homeZone);
   const here = cityOf(device);
   return (
-    <View
-      role="region"
-      aria-label={words.zones.deviceQuestion}
-      testID="device-zone"
-      style={[styles.box, { backgroundColor: colours.accentTint, borderColor: colours.accent }]}
-    >
+    <NoticeBar label={words.zones.deviceQuestion} testID="device-zone">
       <AppText style={styles.text}>{words.zones.deviceDiffers(here, home)}</AppText>
       <View style={styles.actions}>
         <Button label={words.zones.stay(home)} onPress={answered(() => undefined)} />
@@ -56,12 +50,11 @@ export function DeviceZoneQuestion() {
           )}
         />
       </View>
-    </View>
+    </NoticeBar>
   );
 }
 
 const styles = StyleSheet.create({
-  box: { padding: space(3), gap: space(2), borderBottomWidth: hairline },
   text: { maxWidth: 640 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), maxWidth: '100%' },
 });

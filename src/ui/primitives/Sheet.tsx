@@ -12,12 +12,14 @@ interface SheetProps {
   closeLabel: string;
   onClose: () => void;
   children: ReactNode;
-  /** What the sheet ends in, always in sight. */
+  /** What the sheet is there for: a button beside the one that closes it, always in sight. */
+  go?: { label: string; onPress: () => void; disabled?: boolean; kind?: 'primary' | 'danger' };
+  /** What the sheet ends in instead. */
   footer?: ReactNode;
 }
 
 /** A dialog: in the middle of a wide screen, over the whole of a phone. Escape and the back button close it, and the focus goes back. */
-export function Sheet({ title, closeLabel, onClose, children, footer }: SheetProps) {
+export function Sheet({ title, closeLabel, onClose, children, go, footer }: SheetProps) {
   const { colours } = useTheme();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -55,7 +57,18 @@ export function Sheet({ title, closeLabel, onClose, children, footer }: SheetPro
             <Button icon="close" iconOnly kind="quiet" label={closeLabel} onPress={onClose} />
           </View>
           <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
-          {footer ? <View style={[styles.footer, { borderColor: colours.line }]}>{footer}</View> : null}
+          {go || footer ? (
+            <View style={[styles.footer, { borderColor: colours.line }]}>
+              {go ? (
+                <>
+                  <Button label={closeLabel} onPress={onClose} />
+                  <Button kind="primary" {...go} />
+                </>
+              ) : (
+                footer
+              )}
+            </View>
+          ) : null}
         </View>
       </View>
     </Modal>

@@ -38,6 +38,18 @@ export const setupWords = {
     date: 'Date',
     removeDay: (day: string) => `Remove ${day}`,
   },
+  bin: {
+    empty: (days: number) => `The bin is empty. Deleted entries stay here for ${days} days.`,
+    hint: (days: number) => `Deleted entries stay here for ${days} days.`,
+    series: (changed: number) =>
+      changed > 0 ? `series, with ${plural(changed, 'changed occurrence')}` : 'series',
+    daysLeft: (days: number) => `${plural(days, 'day')} left`,
+    restore: (title: string) => `Bring back ${title}`,
+    more: (count: number) => `Show more of ${count}`,
+    emptyIt: 'Empty the bin',
+    asks: (count: number) => `Empty the bin of ${plural(count, 'entry', 'entries')}?`,
+    forGood: 'They are removed for good. You can undo this for as long as your last changes are kept.',
+  },
   general: {
     colours: 'Colours',
     schemes: { system: 'As the system', light: 'Light', dark: 'Dark' },
@@ -107,10 +119,7 @@ export const setupWords = {
     drop: 'Drop the files here to import them',
     demoText: (day: string) => `These are the demo’s entries, and today is set to ${day}.`,
     startOwn: 'Start with an empty calendar',
-    startOwnConfirm: 'The demo’s calendars and entries are removed. You can undo this.',
-    binEmpty: 'The bin is empty. Deleted entries stay here for 30 days.',
-    binHint: 'Deleted entries stay here for 30 days.',
-    binMore: (count: number) => `and ${count} more`,
+    startOwnConfirm: 'This removes the demo’s calendars and entries. You can undo it.',
     homeZone: 'Home time zone',
   },
   import: {
