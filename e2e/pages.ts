@@ -97,9 +97,15 @@ export async function expectKept(page: Page, text: string): Promise<void> {
     .toBe(true);
 }
 
-/** The centre of an element. */
+/** Where an element lies, once it lies still and nothing lies over it: a drag begins at what a person could reach. */
+export async function boxOf(locator: Locator) {
+  await locator.click({ trial: true });
+  return (await locator.boundingBox())!;
+}
+
+/** The centre of an element that a person could reach. */
 export async function centre(locator: Locator): Promise<{ x: number; y: number }> {
-  const box = (await locator.boundingBox())!;
+  const box = await boxOf(locator);
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 

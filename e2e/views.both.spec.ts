@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { centre, chooseView, drag, expect, expectKept, openPlan, press, test } from './pages';
+import { boxOf, centre, chooseView, drag, expect, expectKept, openPlan, press, test } from './pages';
 
 const isPhone = () => test.info().project.name === 'phone';
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -46,7 +46,7 @@ test.describe('Weeks', () => {
       page.getByRole('button', { name: /^Saturday 13 March, 8:30 to 16:30, Gull Point/ }),
     ).toBeVisible();
     const trip = page.getByRole('button', { name: /^Thursday 18 March, all day, .*Halifax: lamp makers/ });
-    const from = (await trip.boundingBox())!;
+    const from = await boxOf(trip);
     await drag(page, { x: from.x + 40, y: from.y + 10 }, await centre(day(page, /^Wednesday 17 March/)));
     await expect(
       page.getByRole('button', { name: /^Wednesday 17 March, all day, until Saturday 20 March/ }),
@@ -197,7 +197,7 @@ test.describe('Lanes', () => {
     test.skip(isPhone(), 'the drag by finger is the same as in the hours');
     await openPlan(page, '/?view=lanes&date=2027-03-09');
     const report = page.getByRole('button', { name: /10:30 to 12:00, Q1 works report/ });
-    const box = (await report.boundingBox())!;
+    const box = await boxOf(report);
     await drag(page, { x: box.x + 40, y: box.y + 20 }, { x: box.x + 40 + box.width, y: box.y + 22 });
     const moved = page.getByRole('button', { name: /12:00 to 13:30, Q1 works report/ });
     await expect(moved).toBeVisible();
@@ -253,7 +253,7 @@ test('grid step, height of hours and weekends are chosen, and a drag snaps to th
   await openPlan(page, '/?view=week&date=2027-03-09&step=10&rows=roomy&weekends=off');
   await expect(page.getByTestId('day-head')).toHaveCount(5);
   const report = page.getByRole('button', { name: /10:30 to 12:00, Q1 works report/ });
-  const box = (await report.boundingBox())!;
+  const box = await boxOf(report);
   const minute = box.height / 90;
   await drag(page, { x: box.x + 30, y: box.y + 40 }, { x: box.x + 30, y: box.y + 40 + 10 * minute });
   await expect(page.getByRole('button', { name: /10:40 to 12:10, Q1 works report/ })).toBeVisible();

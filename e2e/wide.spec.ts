@@ -1,4 +1,5 @@
 import {
+  boxOf,
   calendarAction,
   card,
   CALENDAR_FILE,
@@ -43,7 +44,7 @@ test('a week planned by mouse: made, moved, stretched, copied, edited, binned an
   await expect(card(page, /Monday 8 March, 10:00 to 12:00, Lens invoices/)).toBeVisible();
 
   // Stretched at its lower edge.
-  const box = (await card(page, /Lens invoices/).boundingBox())!;
+  const box = await boxOf(card(page, /Lens invoices/));
   await drag(
     page,
     { x: box.x + box.width / 2, y: box.y + box.height - 3 },

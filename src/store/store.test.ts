@@ -198,6 +198,18 @@ test('a page that is left before a change is written hands it over to the next',
   expect(last.getSnapshot().history.done).toHaveLength(3);
 });
 
+test('what was left of data that is gone is not made', async () => {
+  const { left, page } = pages();
+  left.set('first', { since: 3, commits: [{ role: 'do', patch: begin }] });
+  const fresh = await Store.open({
+    database: freshDatabase(),
+    engine: localEngine(),
+    tabs: localTabs()(),
+    handover: page('next'),
+  });
+  expect([fresh.isNew, fresh.getSnapshot().state.calendars.size, left.size]).toEqual([true, 0, 0]);
+});
+
 test('what a page wrote after it was left is not made twice', async () => {
   const database = freshDatabase();
   const { left, page, leavePage } = pages();

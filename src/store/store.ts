@@ -99,7 +99,9 @@ export class Store {
     await loading;
     if (loaded.entryChunks !== early) await parts.engine.load(loaded.entryChunks);
     const store = new Store(parts, loaded);
-    if (!loaded.isNew) await store.takeOver();
+    // Without data, what a page left belonged to data that is gone.
+    if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
+    else await store.takeOver();
     return store;
   }
 

@@ -27,11 +27,11 @@ fetchQuietly(calendarList, categorySection, attachmentSection);
 const CONTENTS: Record<SectionId, ComponentType> = {
   calendars: calendarList.Later,
   categories: categorySection.Later,
-  working: WorkingPatternSection,
   periods: PeriodSection,
   files: FilesSection,
   backup: backupSection.Later,
   attachments: attachmentSection.Later,
+  working: WorkingPatternSection,
   general: GeneralSection,
   demo: DemoSection,
   bin: BinSection,

@@ -7,11 +7,11 @@ export const setupWords = {
     sections: {
       calendars: 'Calendars',
       categories: 'Categories',
-      working: 'Working pattern',
       periods: 'Periods',
       files: 'Files',
       backup: 'Backup',
       attachments: 'Attached files',
+      working: 'Working pattern',
       general: 'General',
       demo: 'Demo data',
       bin: 'Bin',
