@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type LayoutChangeEvent, Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import {
   dayMinutes,
   drawnMinutes,
@@ -42,6 +42,7 @@ import { useHoursScale } from './useHoursScale';
 import { type GridActions, useGridDrag } from '../grid/useGridDrag';
 import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
+import { useFrameSize } from '../grid/useFrameSize';
 import { useShownEntries } from '../grid/useShownEntries';
 
 /** Rows of ribbons that are shown before they are unfolded. */
@@ -87,9 +88,9 @@ export function HoursView({
   const zoneName = useCallback((of: string) => zoneLabel(settings, of), [settings]);
   const nowWall = useNowWall(zone);
   const today = Math.floor(nowWall / DAY);
-  const [width, setWidth] = useState(0);
+  const { width, onLayout } = useFrameSize('view');
   const [open, setOpen] = useState({ before: false, after: false });
-  const [viewportHeight, setViewportHeight] = useState(0);
+  const { height: viewportHeight, onLayout: onViewport } = useFrameSize('hours');
   const [allRibbons, setAllRibbons] = useState(false);
   const fontsLoaded = useFontsLoaded();
   const frame = useRef<View>(null);
@@ -175,7 +176,7 @@ export function HoursView({
       role="group"
       aria-label={words.plan.grid(rangeText(firstDay, days.at(-1)!, true))}
       testID="hours"
-      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      onLayout={onLayout}
       {...webProps({ onKeyDown: onCardKey })}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
@@ -252,7 +253,7 @@ export function HoursView({
       <ScrollView
         ref={scroller}
         style={styles.fill}
-        onLayout={(event: LayoutChangeEvent) => setViewportHeight(event.nativeEvent.layout.height)}
+        onLayout={onViewport}
         contentContainerStyle={{ height: hoursHeight(scale) }}
       >
         <View style={styles.hours}>

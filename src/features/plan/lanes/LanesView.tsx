@@ -1,5 +1,5 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
+import { useEffect, useMemo, useRef } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { minuteOfInstant, missingMinutes, scaleMinute, wallMinute } from '@/core/layout/hours';
 import { laneHours, layoutLane, minuteToX, stackLanes, xToMinute } from '@/core/layout/lanes';
 import { gapsBetween } from '@/core/schedule/load';
@@ -17,6 +17,7 @@ import { words } from '@/ui/words';
 import { useGhost } from '../grid/ghost';
 import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
+import { useFrameSize } from '../grid/useFrameSize';
 import { useGridDrag } from '../grid/useGridDrag';
 import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
@@ -42,7 +43,7 @@ export function LanesView({
   const now = useNow();
   const nowWall = useNowWall(zone);
   const fontsLoaded = useFontsLoaded();
-  const [width, setWidth] = useState(0);
+  const { width, onLayout } = useFrameSize('view');
   const frame = useRef<View>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const lanesBox = useRef<HTMLDivElement>(null);
@@ -146,7 +147,7 @@ export function LanesView({
       testID="lanes"
       role="group"
       aria-label={words.lanes.label(agendaDayText(day))}
-      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      onLayout={onLayout}
       style={[styles.frame, { borderColor: colours.line }]}
       {...webProps({ onKeyDown: onCardKey })}
     >

@@ -1,5 +1,5 @@
-import { useMemo, useRef, useState } from 'react';
-import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
+import { useMemo, useRef } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { byShownDay, layoutWeekRow, weeksOf } from '@/core/layout/weekRows';
 import { DAY } from '@/core/time/civil';
 import { patternHours } from '@/core/time/workingPattern';
@@ -13,6 +13,7 @@ import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
+import { useFrameSize } from '../grid/useFrameSize';
 import { useDayKeys } from '../grid/useDayKeys';
 import { useGridDrag } from '../grid/useGridDrag';
 import { useOwnColour } from '../grid/usePaper';
@@ -41,7 +42,7 @@ export function WeeksView({
   const now = useNow();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const fontsLoaded = useFontsLoaded();
-  const [{ width, height }, setSize] = useState({ width: 0, height: 0 });
+  const { width, height, onLayout } = useFrameSize('view');
   const frame = useRef<View>(null);
   const rowsBox = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
@@ -137,9 +138,7 @@ export function WeeksView({
     <View
       ref={frame}
       testID="weeks"
-      onLayout={({ nativeEvent: { layout } }: LayoutChangeEvent) =>
-        setSize({ width: layout.width, height: layout.height })
-      }
+      onLayout={onLayout}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
       {...webProps({
         onKeyDown: (event) => {

@@ -1,5 +1,5 @@
-import { useMemo, useRef, useState } from 'react';
-import { type LayoutChangeEvent, ScrollView, StyleSheet, View } from 'react-native';
+import { useMemo, useRef } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { addMonths, yearOf } from '@/core/layout/views';
 import { LOAD_LEVELS, monthColumns, monthGrid } from '@/core/layout/yearMonths';
 import { civilDate, DAY } from '@/core/time/civil';
@@ -10,6 +10,7 @@ import { hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { useDayKeys } from '../grid/useDayKeys';
+import { useFrameSize } from '../grid/useFrameSize';
 import type { ViewProps } from '../viewProps';
 import { MonthHeat } from './MonthHeat';
 
@@ -21,7 +22,7 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
   const { colours } = useTheme();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const { weekStart } = useSettings();
-  const [width, setWidth] = useState(0);
+  const { width, onLayout } = useFrameSize('view');
   const frame = useRef<View>(null);
   const { year } = civilDate(days[0]!);
   const { range, neighbours } = useMemo(
@@ -57,7 +58,7 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
       testID="year"
       role="group"
       aria-label={words.year.label(year)}
-      onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+      onLayout={onLayout}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
       {...webProps({ onKeyDown: (event) => void onDayKey(event) })}
     >
