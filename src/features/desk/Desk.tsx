@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, Suspense, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useFolding, useWorkspace, workspace } from '@/features/workspace';
 import { Button } from '@/ui/primitives/Button';
@@ -7,9 +7,9 @@ import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { EntryPanel } from './EntryPanel';
+import { severalPanel } from './laterPanels';
 import { QuickDraft } from './QuickDraft';
 import { RunDown } from './RunDown';
-import { SeveralPanel } from './SeveralPanel';
 
 interface DeskProps {
   /** Whether it stands beside the view rather than over it. */
@@ -34,7 +34,9 @@ export function Desk({ beside, wide, onOpen }: DeskProps) {
     editing?.panel === 'quick' ? (
       <QuickDraft fields={editing.fields} />
     ) : selected.length > 1 ? (
-      <SeveralPanel keys={selected} />
+      <Suspense fallback={null}>
+        <severalPanel.Later keys={selected} />
+      </Suspense>
     ) : only !== undefined ? (
       <EntryPanel key={only} occurrenceKey={only} onOpen={onOpen} />
     ) : (

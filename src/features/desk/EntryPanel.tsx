@@ -19,7 +19,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { words } from '@/ui/words';
-import { entryMore } from './lazyEntryMore';
+import { entryMore } from './laterPanels';
 
 /** The selected entry: what it says, and what can be done with it. */
 export function EntryPanel({

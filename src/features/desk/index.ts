@@ -1,4 +1,5 @@
-import { entryMore } from './lazyEntryMore';
+import { entryMore, severalPanel } from './laterPanels';
 
 export { Desk } from './Desk';
-export const preloadDesk = entryMore.fetchAhead;
+export const preloadDesk = (): Promise<unknown> =>
+  Promise.all([entryMore, severalPanel].map(({ fetchAhead }) => fetchAhead()));

@@ -94,11 +94,11 @@ export function ImportPreview({
 
   return (
     <Sheet
-      title={words.import.title}
+      title={exchangeWords.import.title}
       closeLabel={words.actions.cancel}
       onClose={close}
       go={{
-        label: words.import.go(events.length - doubles.skipped),
+        label: exchangeWords.import.go(events.length - doubles.skipped),
         onPress: go,
         disabled: events.length + beyond === 0 || nameMissing || doubles.isLooking,
       }}
@@ -116,12 +116,15 @@ export function ImportPreview({
             ))}
         <AppText size="large" weight="700">
           {events.length === 0
-            ? words.import.nothing
-            : words.import.found(events.length - series - changed, series, changed)}
+            ? exchangeWords.import.nothing
+            : exchangeWords.import.found(events.length - series - changed, series, changed)}
         </AppText>
         {span ? (
           <AppText tone="quiet">
-            {words.import.span(dateText(Math.floor(span.first / DAY)), dateText(Math.floor(span.last / DAY)))}
+            {exchangeWords.import.span(
+              dateText(Math.floor(span.first / DAY)),
+              dateText(Math.floor(span.last / DAY)),
+            )}
           </AppText>
         ) : null}
         {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
@@ -129,16 +132,18 @@ export function ImportPreview({
       {refused.map(({ name, reason }) => (
         <View key={name} role="alert">
           <AppText weight="700">{exchangeWords.import.refusedFile(name)}</AppText>
-          <AppText tone="error">{words.import.refusals[reason]}</AppText>
+          <AppText tone="error">{exchangeWords.import.refusals[reason]}</AppText>
         </View>
       ))}
       <SelectField
-        label={words.import.into}
+        label={exchangeWords.import.into}
         value={into}
         options={[
           {
             value: NEW,
-            label: isOne ? words.import.newCalendar(newName.trim() || '…') : exchangeWords.import.intoEach,
+            label: isOne
+              ? exchangeWords.import.newCalendar(newName.trim() || '…')
+              : exchangeWords.import.intoEach,
           },
           ...writable.map((calendar) => ({ value: calendar.id, label: calendar.name })),
         ]}
@@ -147,7 +152,7 @@ export function ImportPreview({
       />
       {isOne && into === NEW ? (
         <TextField
-          label={words.import.newName}
+          label={exchangeWords.import.newName}
           value={newName}
           onChangeText={setNewName}
           maxLength={120}
@@ -157,18 +162,20 @@ export function ImportPreview({
       <DoublesChoice doubles={doubles} />
       <View style={[styles.problems, { borderColor: colours.line }]}>
         <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
-          {problems.length > 0 ? words.import.problems(problems.length) : words.import.noProblems}
+          {problems.length > 0
+            ? exchangeWords.import.problems(problems.length)
+            : exchangeWords.import.noProblems}
         </AppText>
         {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
           <View key={index} style={styles.problem}>
             <AppText figures weight="500" style={styles.line}>
-              {words.import.line(problem.line)}
+              {exchangeWords.import.line(problem.line)}
             </AppText>
             <View style={styles.shrink}>
               <AppText>
                 {problem.form === 'ics'
-                  ? words.import.codes[problem.code]
-                  : exchangeWords.import.codes[problem.code]}
+                  ? exchangeWords.import.codes[problem.code]
+                  : exchangeWords.import.rowCodes[problem.code]}
               </AppText>
               {problem.detail || problem.file ? (
                 <AppText size="small" tone="quiet" numberOfLines={2}>
@@ -179,7 +186,9 @@ export function ImportPreview({
           </View>
         ))}
         {problems.length > SHOWN_PROBLEMS ? (
-          <AppText tone="quiet">{words.import.moreProblems(problems.length - SHOWN_PROBLEMS)}</AppText>
+          <AppText tone="quiet">
+            {exchangeWords.import.moreProblems(problems.length - SHOWN_PROBLEMS)}
+          </AppText>
         ) : null}
       </View>
     </Sheet>

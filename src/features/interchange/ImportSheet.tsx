@@ -5,6 +5,7 @@ import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { exchangeWords } from '@/ui/words/exchange';
 import { chooseFiles, IMPORTABLE } from './files';
 import { ImportPreview } from './ImportPreview';
 import { RestoreSheet } from './RestoreSheet';
@@ -22,14 +23,14 @@ export function ImportSheet() {
   if (step.kind === 'backup') return <RestoreSheet backup={step.backup} />;
   return (
     <Sheet
-      title={words.import.title}
+      title={exchangeWords.import.title}
       closeLabel={words.actions.cancel}
       onClose={close}
       footer={
         step.kind === 'refused' ? (
           <>
             <Button label={words.actions.close} onPress={close} />
-            <Button kind="primary" label={words.import.again} onPress={again} />
+            <Button kind="primary" label={exchangeWords.import.again} onPress={again} />
           </>
         ) : (
           <Button label={words.actions.cancel} onPress={close} />
@@ -39,12 +40,14 @@ export function ImportSheet() {
       {step.kind === 'refused' ? (
         <View role="alert" style={styles.group}>
           <AppText weight="700">{step.name}</AppText>
-          <AppText tone="error">{words.import.refusals[step.reason]}</AppText>
-          <AppText>{words.import.unchanged}</AppText>
+          <AppText tone="error">{exchangeWords.import.refusals[step.reason]}</AppText>
+          <AppText>{exchangeWords.import.unchanged}</AppText>
         </View>
       ) : (
         <Progress
-          label={step.kind === 'saving' ? words.import.saving : words.import.reading(step.name)}
+          label={
+            step.kind === 'saving' ? exchangeWords.import.saving : exchangeWords.import.reading(step.name)
+          }
           done={step.kind === 'reading' ? step.done : 1}
           total={step.kind === 'reading' ? step.total : 1}
         />
@@ -75,7 +78,7 @@ function Progress({ label, done, total }: { label: string; done: number; total: 
       </View>
       {total > 0 ? (
         <AppText size="small" tone="quiet" figures>
-          {words.import.progress(done, total)}
+          {exchangeWords.import.progress(done, total)}
         </AppText>
       ) : null}
     </View>

@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { paginate, type SheetSize } from '@/core/layout/paper';
 import type { DayRange } from '@/core/layout/views';
 import type { ReactNode } from 'react';
-import { words } from '@/ui/words';
+import { printWords } from '@/ui/words/print';
 import type { FlowBlock } from './flowBlocks';
 import { classes } from './printClasses';
 import { printArea, SheetFrame } from './SheetFrame';
@@ -59,7 +59,7 @@ export function FlowSheets({
       </div>
       {pages.length === 0 && blocks.length === 0 ? (
         <SheetFrame sheet={sheet} title={title} range={range} smallMonths={smallMonths} page={1} pages={1}>
-          <div style={{ margin: `0 ${sheet.margin}px` }}>{words.print.nothing}</div>
+          <div style={{ margin: `0 ${sheet.margin}px` }}>{printWords.nothing}</div>
         </SheetFrame>
       ) : null}
       {pages.map(({ from, to }, index) => (

@@ -18,6 +18,7 @@ import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { printWords } from '@/ui/words/print';
 import {
   isAcrossAtFirst,
   layoutOfView,
@@ -105,18 +106,18 @@ export function PrintScreen() {
         ]}
       >
         <PanelHead
-          title={words.print.open}
+          title={printWords.open}
           onClose={back}
           action={{
-            label: words.print.now,
+            label: printWords.now,
             onPress: () => window.print(),
             disabled: !answer || isStale,
           }}
         />
         <ScrollView contentContainerStyle={styles.fields}>
           <ChoiceRow
-            label={words.print.layout}
-            choices={PRINT_LAYOUTS.map((value) => ({ value, label: words.print.layouts[value] }))}
+            label={printWords.layout}
+            choices={PRINT_LAYOUTS.map((value) => ({ value, label: printWords.layouts[value] }))}
             value={layout}
             onChange={(chosen) =>
               change({
@@ -128,17 +129,17 @@ export function PrintScreen() {
           />
           <View style={styles.row}>
             <PickField
-              label={words.print.from}
+              label={printWords.from}
               type="date"
               value={dateString(range.first)}
               onChange={(value) => setDate('first', value)}
             />
             <PickField
-              label={words.print.to}
+              label={printWords.to}
               type="date"
               value={dateString(range.end - 1)}
               onChange={(value) => setDate('end', value)}
-              error={range.end - range.first > MOST_DAYS ? words.print.tooLong : undefined}
+              error={range.end - range.first > MOST_DAYS ? printWords.tooLong : undefined}
             />
           </View>
           {periods.length > 0 ? (
@@ -155,13 +156,13 @@ export function PrintScreen() {
           {hasHours ? (
             <View style={styles.row}>
               <SelectField
-                label={words.print.fromHour}
+                label={printWords.fromHour}
                 value={String(options.fromMinute)}
                 options={hourOptions(0, options.toMinute - 60)}
                 onChange={(value) => change({ fromMinute: Number(value) })}
               />
               <SelectField
-                label={words.print.toHour}
+                label={printWords.toHour}
                 value={String(options.toMinute)}
                 options={hourOptions(options.fromMinute + 60, 1440)}
                 onChange={(value) => change({ toMinute: Number(value) })}
@@ -177,8 +178,8 @@ export function PrintScreen() {
             }
           />
           <ToggleRow
-            label={words.print.with}
-            choices={SWITCHES.map((value) => ({ value, label: words.print.switches[value] }))}
+            label={printWords.with}
+            choices={SWITCHES.map((value) => ({ value, label: printWords.switches[value] }))}
             values={SWITCHES.filter((value) => options[value])}
             onChange={(values) => {
               const changed = SWITCHES.find((value) => values.includes(value) !== options[value]);
@@ -186,7 +187,7 @@ export function PrintScreen() {
             }}
           />
           <ChoiceRow
-            label={words.print.paper}
+            label={printWords.paper}
             choices={PAPER_NAMES.map((value) => ({ value, label: value }))}
             value={options.paper}
             onChange={(paper) => change({ paper })}
@@ -195,7 +196,7 @@ export function PrintScreen() {
       </View>
       <ScrollView
         role="region"
-        aria-label={words.print.preview}
+        aria-label={printWords.preview}
         testID="print-preview"
         style={styles.preview}
         onLayout={(event: LayoutChangeEvent) => setRoom(event.nativeEvent.layout.width)}

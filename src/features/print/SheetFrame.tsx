@@ -6,6 +6,7 @@ import { civilDate } from '@/core/time/civil';
 import { useSettings } from '@/store';
 import { dayOfMonthText, monthText } from '@/ui/dates';
 import { words } from '@/ui/words';
+import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
 
 /** Pixels of the head, plain and with small months, and of the foot. */
@@ -47,7 +48,7 @@ export function SheetFrame({
     <section
       className={`${classes.sheet} print-sheet`}
       data-testid="print-sheet"
-      aria-label={words.print.page(page, pages)}
+      aria-label={printWords.page(page, pages)}
       style={{ width: sheet.width, height: sheet.height }}
     >
       <div
@@ -65,7 +66,7 @@ export function SheetFrame({
       {children}
       <div className={classes.foot} style={{ left: margin, right: margin, bottom: margin - 6 }}>
         <span>{words.product}</span>
-        <span>{words.print.page(page, pages)}</span>
+        <span>{printWords.page(page, pages)}</span>
       </div>
     </section>
   );

@@ -6,6 +6,7 @@ import { byShownDay, weeksOf } from '@/core/layout/weekRows';
 import { isRibbon, type Occurrence } from '@/core/schedule/occurrence';
 import { dayOfMonthText, shortMonthDayText, weekdayText } from '@/ui/dates';
 import { words } from '@/ui/words';
+import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
 import { PrintLine } from './HoursSheet';
 import { printArea } from './SheetFrame';
@@ -87,7 +88,7 @@ export function WeeksSheet({
                   ))}
                 </div>
                 {all.length > shown.length ? (
-                  <div className={classes.more}>{words.print.more(all.length - shown.length)}</div>
+                  <div className={classes.more}>{printWords.more(all.length - shown.length)}</div>
                 ) : null}
               </div>
             );

@@ -5,6 +5,7 @@ import { isRibbon, type Occurrence } from '@/core/schedule/occurrence';
 import { DAY } from '@/core/time/civil';
 import { dayText, fullDayText, lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
+import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
 import type { PrintPaper } from './usePrintPaper';
 
@@ -74,12 +75,12 @@ export function agendaBlocks({ days, occurrences, paperOf, notesOf }: FlowContex
 
 /** The columns of the table, with their shares of the width. */
 const COLUMNS = [
-  { name: words.print.column.day, share: 0.15 },
-  { name: words.print.column.time, share: 0.13 },
-  { name: words.print.column.length, share: 0.1 },
-  { name: words.print.column.title, share: 0.28 },
-  { name: words.print.column.place, share: 0.2 },
-  { name: words.print.column.calendar, share: 0.14 },
+  { name: printWords.column.day, share: 0.15 },
+  { name: printWords.column.time, share: 0.13 },
+  { name: printWords.column.length, share: 0.1 },
+  { name: printWords.column.title, share: 0.28 },
+  { name: printWords.column.place, share: 0.2 },
+  { name: printWords.column.calendar, share: 0.14 },
 ] as const;
 
 const Cells = ({ cells }: { cells: readonly ReactNode[] }) =>

@@ -9,9 +9,9 @@ import { lengthText, usualTimeText } from '@/ui/dates';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/Field';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 
-const said = words.general;
+const said = setupWords.general;
 
 /** How weeks and times are written, in which colours, and how long a new entry is. */
 export function AppearanceFields() {

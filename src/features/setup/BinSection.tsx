@@ -18,8 +18,9 @@ import { Mark } from '@/ui/primitives/Mark';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 
-const said = words.bin;
+const said = setupWords.bin;
 /** How many are shown at first, and how many more at each press. */
 const PAGE = 20;
 

@@ -2,7 +2,7 @@ import { type RefObject, useEffect, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 import type { SectionId } from './sectionId';
 
 const sectionOf = (list: HTMLElement | null, id: SectionId): HTMLElement | null =>
@@ -53,13 +53,13 @@ export function SectionIndex({
       key={id}
       role="link"
       kind={beside && id === current ? 'plain' : 'quiet'}
-      label={words.setup.sections[id]}
+      label={setupWords.sections[id]}
       style={beside ? styles.item : undefined}
       onPress={() => goTo(id)}
     />
   ));
   return (
-    <View role="navigation" aria-label={words.setup.index} style={beside ? styles.beside : null}>
+    <View role="navigation" aria-label={setupWords.index} style={beside ? styles.beside : null}>
       {beside ? (
         buttons
       ) : (

@@ -9,6 +9,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 import { BinSection } from './BinSection';
 import { DemoSection } from './DemoSection';
 import { FilesSection } from './FilesSection';
@@ -68,11 +69,11 @@ export function SetupScreen() {
                 key={id}
                 nativeID={`section-${id}`}
                 role="region"
-                aria-label={words.setup.sections[id]}
+                aria-label={setupWords.sections[id]}
                 tabIndex={-1}
                 style={[styles.section, webStyle({ scrollMarginTop: space(5) })]}
               >
-                <TitleText>{words.setup.sections[id]}</TitleText>
+                <TitleText>{setupWords.sections[id]}</TitleText>
                 <Suspense fallback={null}>
                   <Content />
                 </Suspense>

@@ -1,4 +1,4 @@
-import type { words } from '@/ui/words';
+import type { setupWords } from '@/ui/words/setup';
 
 /** The sections of Setup by name. */
-export type SectionId = keyof typeof words.setup.sections;
+export type SectionId = keyof typeof setupWords.sections;

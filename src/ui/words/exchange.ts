@@ -3,6 +3,66 @@ import { plural } from './plural';
 /** The words of files, feeds and published calendars: they come with the parts that need them. */
 export const exchangeWords = {
   import: {
+    title: 'Import',
+    reading: (name: string) => `Reading ${name}`,
+    progress: (done: number, total: number) => `${done} of ${total}`,
+    found: (events: number, series: number, changed: number) =>
+      `${plural(events, 'single event')}, ${plural(series, 'series', 'series')}, ${plural(changed, 'changed occurrence')}`,
+    span: (first: string, last: string) => `From ${first} to ${last}`,
+    nothing: 'There is no event in this file.',
+    problems: (count: number) => `${plural(count, 'thing')} could not be read as written`,
+    noProblems: 'Everything in the file could be read.',
+    line: (line: number) => `Line ${line}`,
+    into: 'Import into',
+    newCalendar: (name: string) => `A new calendar, “${name}”`,
+    newName: 'Name of the new calendar',
+    go: (count: number) => `Import ${plural(count, 'entry', 'entries')}`,
+    again: 'Choose another file',
+    saving: 'Keeping the entries',
+    cancelled: 'Import cancelled. Nothing was changed.',
+    moreProblems: (count: number) => `and ${count} more`,
+    unchanged: 'Nothing was changed.',
+    codes: {
+      'unreadable-line': 'This line can’t be read and was left out.',
+      'unreadable-rule': 'This repeat can’t be read; the event comes without it.',
+      'no-start':
+        'This event has no readable start, so it can’t be shown. It is kept with its calendar’s file.',
+      'end-before-start': 'This event ends before it starts; it comes without a length.',
+      'unknown-zone': 'This time zone is not known; its times are read as home time.',
+      'mapped-zone': 'This time zone goes by another name here.',
+      'no-dates': 'This repeat makes no date after the first.',
+      'until-before-start': 'This repeat ends before it begins; only its first date is there.',
+      'count-and-until': 'This repeat ends in two ways at once; whichever comes first counts.',
+      'too-many-dates':
+        'This repeat makes more dates than a calendar can show; only its first date is there.',
+      'beyond-calendar': 'Dates reach to the year 9999 and no further.',
+    },
+    /** The same of rows of a table. */
+    rowCodes: {
+      'no-date': 'This row has no date and was left out.',
+      'unreadable-date': 'This date can’t be read; the row was left out.',
+      'unreadable-time': 'This time can’t be read; the row was left out.',
+      'unreadable-length': 'This length can’t be read; the usual one is taken.',
+      'unreadable-rule': 'This repeat can’t be read; the entry comes without it.',
+      'end-before-start': 'This entry ends before it starts; it comes with the usual length.',
+      'unknown-zone': 'This time zone is not known; home time is taken.',
+      'unknown-value': 'This value is not known; the usual one is taken.',
+    },
+    refusals: {
+      empty: 'This file is empty.',
+      'too-large':
+        'This file is larger than 25 MB, which is more than a calendar file needs. Split it, or export a shorter time.',
+      zip: 'This archive can’t be unpacked here. Unpack it yourself, and import the files inside.',
+      'wrong-encoding':
+        'This file is not written in UTF-8, as calendar files are. Export it anew as a calendar file (.ics).',
+      'not-a-calendar': 'This is not a calendar file: it has no BEGIN:VCALENDAR.',
+      'cut-off': 'This file is cut off: it ends in the middle of a calendar. Export it anew.',
+      'not-a-table':
+        'This is no table with a row of names and columns with commas, semicolons or tabs between them.',
+      'not-a-backup': 'This is no backup of Orderly Week.',
+      'newer-backup': 'This backup was saved by a later version of Orderly Week. Update, and try again.',
+      failed: 'This file could not be read.',
+    },
     several: (count: number) => `${plural(count, 'file')} to import`,
     tableTitle: 'Columns of the table',
     tableHint: 'Say what each column holds. What is not taken is left out.',
@@ -50,16 +110,6 @@ export const exchangeWords = {
       further: 'Further dates',
       uid: 'Identifier',
       occurrence: 'Occurrence',
-    },
-    codes: {
-      'no-date': 'This row has no date and was left out.',
-      'unreadable-date': 'This date can’t be read; the row was left out.',
-      'unreadable-time': 'This time can’t be read; the row was left out.',
-      'unreadable-length': 'This length can’t be read; the usual one is taken.',
-      'unreadable-rule': 'This repeat can’t be read; the entry comes without it.',
-      'end-before-start': 'This entry ends before it starts; it comes with the usual length.',
-      'unknown-zone': 'This time zone is not known; home time is taken.',
-      'unknown-value': 'This value is not known; the usual one is taken.',
     },
   },
   export: {

@@ -127,7 +127,7 @@ export function LookSheet({ address }: PlanSheetProps) {
         />
         <Button
           icon="printer-outline"
-          label={words.print.open}
+          label={words.look.print}
           onPress={() => {
             close();
             router.push({

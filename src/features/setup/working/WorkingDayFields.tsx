@@ -8,7 +8,7 @@ import { PickField, SelectField } from '@/ui/primitives/Field';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
-import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 import { dayOfDraft, draftOfDay, spansOfDraft, textsOfSpan, type WorkingDayDraft } from './workingDayDraft';
 
 interface WorkingDayFieldsProps {
@@ -21,7 +21,7 @@ interface WorkingDayFieldsProps {
   children?: ReactNode;
 }
 
-const said = words.working;
+const said = setupWords.working;
 
 /** Where and when a day is worked. What can't be kept is said, and stays in the fields. */
 export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFieldsProps) {

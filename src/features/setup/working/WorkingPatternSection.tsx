@@ -11,10 +11,10 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { PickField } from '@/ui/primitives/Field';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { setupWords } from '@/ui/words/setup';
 import { WorkingDayFields } from './WorkingDayFields';
 
-const said = words.working;
+const said = setupWords.working;
 
 /** Hours and place of each weekday, and the days that differ. */
 export function WorkingPatternSection() {

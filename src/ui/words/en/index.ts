@@ -1,7 +1,7 @@
 import { changesWords } from './changes';
 import { entriesWords } from './entries';
 import { findingWords } from './finding';
-import { setupWords } from './setup';
+import { calendarsWords } from './calendars';
 import { viewsWords } from './views';
 
 /** Every word of the interface, in English. Another language is another folder of this shape. */
@@ -56,7 +56,7 @@ export const en = {
   ...findingWords,
   ...entriesWords,
   ...changesWords,
-  ...setupWords,
+  ...calendarsWords,
 } as const;
 
 export type Words = typeof en;

@@ -131,6 +131,7 @@ export const viewsWords = {
       roc: 'Minguo',
     },
     secondWindow: 'Open in a second window',
+    print: 'Print',
   },
   strip: {
     label: 'Weeks, by how booked they are',

@@ -2,3 +2,6 @@ import { later } from '@/ui/later';
 
 /** What else there is to an entry on the desk. Its script comes after the panel's. */
 export const entryMore = later(() => import('./EntryMore').then((module) => module.EntryMore));
+
+/** What can be done with several entries at once. */
+export const severalPanel = later(() => import('./SeveralPanel').then((module) => module.SeveralPanel));

@@ -1,0 +1,62 @@
+import { plural } from './plural';
+
+/** The words of Setup: they come with it. */
+export const setupWords = {
+  index: 'Sections of Setup',
+  sections: {
+    calendars: 'Calendars',
+    categories: 'Categories',
+    periods: 'Periods',
+    files: 'Files',
+    backup: 'Backup',
+    attachments: 'Attached files',
+    working: 'Working pattern',
+    general: 'General',
+    demo: 'Demo data',
+    bin: 'Bin',
+  },
+  working: {
+    hint: 'The hours that Plan keeps open, and that a day’s load is measured by.',
+    places: { office: 'In the office', home: 'At home', travel: 'On the road', off: 'Not worked' },
+    placeOf: (day: string) => `Where ${day} is worked`,
+    from: (day: string, number: number) => `${day}, hours ${number} from`,
+    to: (day: string, number: number) => `${day}, hours ${number} to`,
+    add: 'More hours',
+    addTo: (day: string) => `More hours on ${day}`,
+    removeHours: (day: string, number: number) => `Remove hours ${number} of ${day}`,
+    same: (day: string) => `${day}’s hours on every working day`,
+    problems: {
+      backwards: 'These hours end before they begin. They are not kept yet.',
+      overlap: 'Some hours overlap. They are not kept yet.',
+      time: 'A time is missing. It is not kept yet.',
+    },
+    exceptions: 'Days that differ',
+    exceptionsNone: 'A day with other hours, in another place, or not worked at all.',
+    addDay: 'Add a day',
+    date: 'Date',
+    removeDay: (day: string) => `Remove ${day}`,
+  },
+  bin: {
+    empty: (days: number) => `The bin is empty. Deleted entries stay here for ${days} days.`,
+    hint: (days: number) => `Deleted entries stay here for ${days} days.`,
+    series: (changed: number) =>
+      changed > 0 ? `series, with ${plural(changed, 'changed occurrence')}` : 'series',
+    daysLeft: (days: number) => `${plural(days, 'day')} left`,
+    restore: (title: string) => `Bring back ${title}`,
+    more: (count: number) => `Show more of ${count}`,
+    emptyIt: 'Empty the bin',
+    asks: (count: number) => `Empty the bin of ${plural(count, 'entry', 'entries')}?`,
+    forGood: 'They are removed for good. You can undo this for as long as your last changes are kept.',
+  },
+  general: {
+    colours: 'Colours',
+    schemes: { system: 'As the system', light: 'Light', dark: 'Dark' },
+    clock: 'Times are written',
+    clocks: {
+      usual: (time: string) => `As usual here (${time})`,
+      h23: '0:00 to 23:59',
+      h12: '12:00 am to 11:59 pm',
+    },
+    length: 'Length of new entries',
+  },
+} as const;
