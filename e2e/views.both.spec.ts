@@ -115,14 +115,14 @@ test.describe('Agenda', () => {
       await expect(list.getByRole('article', { name: 'Tue 30 March', exact: true })).toBeInViewport({
         timeout: 100,
       });
-    }).toPass();
+    }).toPass({ intervals: [50] });
     await expect(page).toHaveURL(/date=2027-03-(2[5-9]|3\d)/);
     await expect(async () => {
       await list.evaluate((element) => element.scrollBy(0, -900));
       await expect(list.getByRole('article', { name: 'Mon 1 March', exact: true })).toBeInViewport({
         timeout: 100,
       });
-    }).toPass();
+    }).toPass({ intervals: [50] });
     await expect(page).toHaveURL(/date=2027-0(2|3-0)/);
     await press(page.getByRole('button', { name: 'Today' }));
     await expect(list.getByRole('article', { name: 'Today, Tue 9 March' })).toBeInViewport();
