@@ -111,10 +111,10 @@ export function HoursSheet({
                       {occurrence.title || words.entry.noTitle}
                       {occurrence.availability === 'tentative' ? ' ?' : ''}
                     </span>{' '}
-                    <span style={{ whiteSpace: 'nowrap' }}>
-                      {timeRangeText(occurrence.startWall, occurrence.endWall)}
+                    <span className={classes.cardTime}>
+                      {timeRangeText(occurrence.startWall, occurrence.endWall).replaceAll('\u00a0', ' ')}
                     </span>
-                    {occurrence.location ? ` · ${occurrence.location}` : ''}
+                    {occurrence.location ? ` ·\u00a0${occurrence.location}` : ''}
                     {notes ? <div className={classes.notes}>{notes}</div> : null}
                   </div>
                 </div>

@@ -68,6 +68,7 @@ export const classes = pageClasses('paper', {
     padding: '1px 3px 1px 25px',
     lineHeight: `${CARD_LINE}px`,
     fontSize: 11,
+    overflowWrap: 'anywhere',
   },
   mark: {
     position: 'absolute',
@@ -82,6 +83,8 @@ export const classes = pageClasses('paper', {
     borderRadius: '3px 0 3px 0',
   },
   cardTitle: { fontWeight: 700 },
+  /** On one line where there is room for it, else broken at its dash. */
+  cardTime: { display: 'inline-block', maxWidth: '100%' },
   outside: { overflow: 'hidden', fontSize: 10, lineHeight: '12px', color: QUIET, padding: '1px 4px' },
   line: {
     display: 'flex',
