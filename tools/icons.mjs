@@ -39,6 +39,7 @@ const names = [
   'eye-off-outline',
   'filter',
   'filter-outline',
+  'history',
   'home-outline',
   'keyboard-outline',
   'link-variant',

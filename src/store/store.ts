@@ -1,5 +1,6 @@
 import { type CommitRole, type History, recordCommit, redoPatch, undoPatch } from '@/core/change/history';
 import { applyPatch, inversePatch, type Patch } from '@/core/change/patch';
+import { rebasePatch } from '@/core/change/rebase';
 import type { State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/client';
 import { AttachmentFiles, type FilesFailure, isQuotaError } from './attachmentFiles';
@@ -35,8 +36,37 @@ const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolv
 const isSame = (one: Commit, other: Commit): boolean =>
   one.role === other.role && one.patch.id === other.patch.id;
 
+/** A commit that waits to be written. What it stands on may go, and another tab may write it meanwhile. */
+interface Pending {
+  readonly role: CommitRole;
+  patch: Patch;
+  isWritten?: true;
+}
+
+/** Hears of a patch with the states before and after it. */
+export type PatchListener = (patch: Patch, before: State, after: State) => void;
+
+const follow = (
+  { state, history }: Pick<Snapshot, 'state' | 'history'>,
+  { role, patch }: Commit,
+): Pick<Snapshot, 'state' | 'history'> => ({
+  state: applyPatch(state, patch),
+  history: recordCommit(history, role, patch),
+});
+
+/** Whether undoing or doing again is about what comes next in a history. */
+const isNext = ({ done, undone }: History, { role, patch }: Commit): boolean =>
+  role === 'undo'
+    ? patch.id === `${done.at(-1)?.id}-`
+    : role === 'redo'
+      ? patch.id === undone.at(-1)?.id
+      : true;
+
 /** Why a commit could not be kept. It has been taken back. */
 export type CommitFailure = 'storage-full' | 'storage-failed';
+
+/** Hears why a commit was taken back, and how many went with it. */
+type FailureListener = (failure: CommitFailure, count: number) => void;
 
 export interface StoreParts {
   readonly database: Database;
@@ -53,11 +83,14 @@ export interface StoreParts {
  */
 export class Store {
   private snapshot: Snapshot;
+  /** What is written, as far as this tab knows: what shows is this with the pending commits. */
+  private written: Pick<Snapshot, 'state' | 'history'>;
   /** The bytes of attachments. They are written before the change that names them. */
   readonly files: AttachmentFiles;
   private readonly listeners = new Set<() => void>();
-  private readonly failureListeners = new Set<(failure: CommitFailure) => void>();
-  private readonly pending: Commit[] = [];
+  private readonly patchListeners = new Set<PatchListener>();
+  private readonly failureListeners = new Set<FailureListener>();
+  private readonly pending: Pending[] = [];
   private writing: Promise<void> = Promise.resolve();
 
   /** Records that could not be read at the start. */
@@ -73,6 +106,7 @@ export class Store {
     { state, history, revision, log, setAside, isNew }: Loaded,
   ) {
     this.snapshot = { state, history, version: 1 };
+    this.written = { state, history };
     this.revision = revision;
     this.log = [...log];
     this.setAside = setAside;
@@ -112,8 +146,14 @@ export class Store {
     return () => this.listeners.delete(listener);
   };
 
+  /** Hears of each change that shows: own ones, those of other tabs, and those that are taken back. */
+  onPatch(listener: PatchListener): () => void {
+    this.patchListeners.add(listener);
+    return () => this.patchListeners.delete(listener);
+  }
+
   /** Hears of commits that could not be kept. */
-  onFailure(listener: (failure: CommitFailure) => void): () => void {
+  onFailure(listener: FailureListener): () => void {
     this.failureListeners.add(listener);
     return () => this.failureListeners.delete(listener);
   }
@@ -125,7 +165,7 @@ export class Store {
   /** Makes a change. It shows at once; the promise settles when it is kept (true) or taken back (false). */
   commit(patch: Patch, role: CommitRole = 'do'): Promise<boolean> {
     if (patch.changes.length === 0) return Promise.resolve(true);
-    const entry = { role, patch };
+    const entry: Pending = { role, patch };
     this.pending.push(entry);
     this.show(patch, recordCommit(this.snapshot.history, role, patch));
     return this.enqueue(() => this.write(entry));
@@ -163,7 +203,11 @@ export class Store {
   }
 
   private leave(): void {
-    if (this.pending.length > 0) this.parts.handover?.leave({ since: this.revision, commits: this.pending });
+    if (this.pending.length > 0)
+      this.parts.handover?.leave({
+        since: this.revision,
+        commits: this.pending.map(({ role, patch }) => ({ role, patch })),
+      });
   }
 
   /** Makes the changes that a page left before it had written them. Those that it wrote all the same are known. */
@@ -195,28 +239,36 @@ export class Store {
   }
 
   private show(patch: Patch, history: History): void {
+    const { state: before } = this.snapshot;
     this.snapshot = {
       state: applyPatch(this.snapshot.state, patch),
       history,
       version: this.snapshot.version + 1,
     };
     void this.parts.engine.apply(patch);
+    for (const listener of this.patchListeners) listener(patch, before, this.snapshot.state);
     for (const listener of this.listeners) listener();
   }
 
-  private async write(entry: Commit): Promise<boolean> {
+  /** Notes a commit as written, own or another tab's. */
+  private keep(commit: Commit): void {
+    this.written = follow(this.written, commit);
+  }
+
+  private async write(entry: Pending): Promise<boolean> {
     const { database } = this.parts;
     try {
       await this.catchUp();
       // The page was left and came back, and another has written it meanwhile.
-      if (!this.pending.includes(entry)) return true;
-      const logEntry: LogEntry = { revision: this.revision + 1, ...entry };
+      if (!this.pending.includes(entry)) return entry.isWritten === true;
+      const logEntry: LogEntry = { revision: this.revision + 1, role: entry.role, patch: entry.patch };
       if (entry.patch.changes.length > LARGE) await nextTask();
       const text = JSON.stringify(logEntry);
       await database.setItem(JOURNAL_KEY, text);
       if (entry.patch.changes.length > LARGE) await nextTask();
-      // Written as of the state that shows now: later commits only add to it, and follow with their own journal.
-      await database.setMany(commitTexts(this.snapshot.state, logEntry, text));
+      // Written as of its own state: what others that wait change has no journal yet.
+      await database.setMany(commitTexts(applyPatch(this.written.state, entry.patch), logEntry, text));
+      this.keep(entry);
       this.revision = logEntry.revision;
       this.pending.splice(this.pending.indexOf(entry), 1);
       if (this.pending.length === 0) this.parts.handover?.clearOwn();
@@ -232,17 +284,41 @@ export class Store {
     }
   }
 
-  private async takeBack(entry: Commit, error: unknown): Promise<void> {
-    this.pending.splice(this.pending.indexOf(entry), 1);
-    const history = this.snapshot.history;
-    const without = {
-      done: history.done.filter((patch) => patch !== entry.patch),
-      undone: history.undone.filter((patch) => patch !== entry.patch),
-    };
-    this.show(inversePatch(entry.patch), without);
+  /**
+   * Takes a commit back that could not be written. Those that wait behind it stay, but for those that can't be without it:
+   * they are taken back along, and say so themselves.
+   */
+  private async takeBack(entry: Pending, error: unknown): Promise<void> {
+    const count = this.withdraw(entry);
     await this.parts.database.removeItem(JOURNAL_KEY).catch(() => undefined);
     const failure = isQuotaError(error) ? 'storage-full' : 'storage-failed';
-    for (const listener of this.failureListeners) listener(failure);
+    for (const listener of this.failureListeners) listener(failure, count);
+  }
+
+  /** Takes a pending commit away, and those that need it; answers how many. */
+  private withdraw(entry: Pending): number {
+    const from = this.pending.indexOf(entry);
+    if (from === -1) return 0;
+    let count = 1;
+    const behind = this.pending.splice(from);
+    const before = this.pending.reduce(follow, this.written);
+    for (const { patch } of [...behind].reverse()) this.show(inversePatch(patch), this.snapshot.history);
+    let { state, history } = before;
+    for (const commit of behind.slice(1)) {
+      const patch = isNext(history, commit) ? rebasePatch(state, commit.patch) : undefined;
+      if (!patch) {
+        count++;
+        continue;
+      }
+      commit.patch = patch;
+      this.pending.push(commit);
+      history = recordCommit(history, commit.role, patch);
+      this.show(patch, history);
+      state = this.snapshot.state;
+    }
+    this.snapshot = { ...this.snapshot, history };
+    for (const listener of this.listeners) listener();
+    return count;
   }
 
   /** Follows what other tabs have written since; own changes that are not written yet stay on top. */
@@ -259,8 +335,10 @@ export class Store {
     if (entries.every((entry) => entry !== undefined)) {
       for (const entry of entries) {
         this.log.push({ revision: entry.revision, role: entry.role });
+        this.keep(entry);
         const own = this.pending.findIndex((commit) => isSame(entry, commit));
-        if (own !== -1) this.pending.splice(own, 1);
+        const [known] = own === -1 ? [] : this.pending.splice(own, 1);
+        if (known) known.isWritten = true;
         else this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
       }
     } else {
@@ -268,9 +346,14 @@ export class Store {
       const loaded = await loadDatabase(database);
       await engine.load(loaded.entryChunks);
       this.log = [...loaded.log];
-      this.snapshot = { state: loaded.state, history: loaded.history, version: this.snapshot.version + 1 };
+      this.written = { state: loaded.state, history: loaded.history };
+      this.snapshot = { ...this.written, version: this.snapshot.version + 1 };
     }
     this.revision = latest;
-    for (const { patch } of this.pending) this.show(patch, this.snapshot.history);
+    let { history } = this.written;
+    for (const { patch, role } of this.pending) {
+      history = recordCommit(history, role, patch);
+      this.show(patch, history);
+    }
   }
 }

@@ -63,6 +63,13 @@ export const timeText = kept((wall) => unbroken(of(wall, timeOptions())), timeOf
 export const writesTwelveHours = (): boolean =>
   /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? '');
 
+/** Whether days are written before months where the person is: "09/03", not "03/09". */
+export const writesDayFirst = (): boolean => {
+  const parts = format({ day: '2-digit', month: '2-digit', year: 'numeric' }).formatToParts(0);
+  const at = (type: string) => parts.findIndex((part) => part.type === type);
+  return at('day') < at('month');
+};
+
 /** A time on a scale of hours: "14:00", "2 pm", "2:30 pm". */
 export const hourText = kept((wall) => {
   const isWhole = wall % 3_600_000 === 0;

@@ -28,3 +28,8 @@ export const webProps = (props: WebProps): object => props;
 
 /** A style of the web alone (hatching, text wrap, cursors). */
 export const webStyle = (style: CSSProperties): ViewStyle => style as ViewStyle;
+
+/** Whether what has the focus takes letters. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);

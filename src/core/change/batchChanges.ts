@@ -1,49 +1,61 @@
-import { Entry } from '../model/entry';
+import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
-import { DAY } from '../time/civil';
+import type { ChangeResult } from './eventFields';
+import { daysBy, moveEntries } from './moveEntry';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
-import { shiftEvent } from './shift';
-import { eventAt, masterOf, overridesOf, targetKey, type Target } from './target';
+import { eventAt, isRecurring, masterOf, overridesOf, type Target } from './target';
 
-/** Moves entries to a calendar. A series moves whole, with its changed occurrences. */
+/** Which occurrences of the series among several entries a change is about. */
+export type SeveralScope = 'this' | 'every';
+
+/** Moves several entries to a calendar. Of a series just the chosen occurrences, or every one with those that were changed. */
 export function moveToCalendar(
   state: State,
   targets: readonly Target[],
   calendarId: string,
+  scope: SeveralScope,
   context: ChangeContext,
 ): Patch {
-  const moved = new Map<string, Change>();
-  const move = (entry: Entry) => {
-    if (entry.calendarId !== calendarId)
-      moved.set(entry.id, put(state, 'entries', { ...entry, calendarId, modified: context.now }));
+  const changes = new Map<string, Change>();
+  let count = 0;
+  const move = (entry: CalendarEvent): boolean => {
+    if (entry.calendarId === calendarId) return false;
+    changes.set(
+      entry.id,
+      put(state, 'entries', {
+        ...entry,
+        calendarId,
+        sequence: entry.sequence + 1,
+        modified: context.now,
+      }),
+    );
+    return true;
   };
   for (const target of targets) {
     const master = masterOf(state, target);
     if (!master) continue;
-    move(master);
-    if (master.recurrence) overridesOf(state, master.id).forEach(move);
+    const isOne = scope === 'this' && isRecurring(state, target) && !isWholeSeries(state, target);
+    const event = isOne ? eventAt(state, target, context) : master;
+    if (!event || changes.has(event.id)) continue;
+    let isMoved = move(event);
+    if (!isOne && master.recurrence)
+      for (const override of overridesOf(state, master.id)) isMoved = move(override) || isMoved;
+    if (isMoved) count++;
   }
   return makePatch(
     context,
-    { what: 'entries-to-calendar', count: targets.length, name: state.calendars.get(calendarId)?.name },
-    [...moved.values()],
+    { what: 'entries-to-calendar', count, name: state.calendars.get(calendarId)?.name },
+    [...changes.values()],
   );
 }
 
+const isWholeSeries = (state: State, target: Target): boolean =>
+  target.recurrenceKey === undefined && !!state.entries.get(target.entryId)?.recurrence;
+
 /** Moves entries by whole days on their own clocks. Of a series, only the chosen occurrences move. */
-export function shiftByDays(
+export const shiftByDays = (
   state: State,
   targets: readonly Target[],
   days: number,
   context: ChangeContext,
-): Patch {
-  const changes = new Map<string, Change>();
-  for (const target of targets) {
-    const event = eventAt(state, target, context);
-    if (!event) continue;
-    const moved = shiftEvent(event, days * DAY, context.zone);
-    const record = Entry.parse({ ...moved, sequence: event.sequence + 1, modified: context.now });
-    changes.set(targetKey(target), put(state, 'entries', record));
-  }
-  return makePatch(context, { what: 'entries-moved', count: changes.size }, [...changes.values()]);
-}
+): ChangeResult => moveEntries(state, targets, daysBy(days), context);

@@ -9,11 +9,16 @@ import { type Change, type ChangeContext, makePatch, type Patch, put, remove } f
 /** How long a deleted entry stays in the bin. */
 export const BIN_DAYS = 30;
 
-/** The changes that put an entry in the bin. */
-export const toBin = (state: State, entry: CalendarEvent, context: ChangeContext): Change[] => [
-  remove('entries', entry),
-  put(state, 'bin', { id: entry.id, entry, deleted: context.now }),
-];
+/**
+ * The changes that put an entry in the bin.
+ * @param stored as it is kept now, if what is to be found in the bin is another version of it
+ */
+export const toBin = (
+  state: State,
+  entry: CalendarEvent,
+  context: ChangeContext,
+  stored: CalendarEvent = entry,
+): Change[] => [remove('entries', stored), put(state, 'bin', { id: entry.id, entry, deleted: context.now })];
 
 /** What the bin shows as one thing: an entry, with the changed occurrences that lie there beside their series. */
 export interface BinnedEntry {

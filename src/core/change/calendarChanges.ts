@@ -18,7 +18,9 @@ export function targetCalendar(state: State, hidden: ReadonlySet<string>): Calen
   const shown = all.filter((calendar) => !hidden.has(calendar.id) && !calendar.unlisted);
   if (shown.length === 1) return shown[0];
   const target = state.settings.get('settings')?.targetCalendarId;
-  return all.find(({ id }) => id === target) ?? shown[0] ?? all[0];
+  // What would appear nowhere goes to no calendar that is put away, as long as there is another.
+  const listed = all.filter(({ unlisted }) => !unlisted);
+  return listed.find(({ id }) => id === target) ?? shown[0] ?? listed[0] ?? all[0];
 }
 
 /** Letters that could be a calendar's mark, best first: initials, first letters, then first with any other. */

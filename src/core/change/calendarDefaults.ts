@@ -1,7 +1,7 @@
 import type { Calendar } from '../model/calendar';
 import type { EventTime } from '../model/eventTime';
-import { localString } from '../time/civil';
-import { instantOf } from '../time/eventTime';
+import { localString, MINUTE } from '../time/civil';
+import { atWall, instantOf, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
 
 /** The same instant on the clock of a calendar's home zone, for a new entry that was given in the zone of the view. */
@@ -24,3 +24,23 @@ export const lengthOfNew = (
   calendar: Pick<Calendar, 'defaultLengthMinutes'> | undefined,
   settings: { readonly defaultLengthMinutes: number },
 ): number => calendar?.defaultLengthMinutes ?? settings.defaultLengthMinutes;
+
+/**
+ * The fields that change when a new entry goes to another calendar: one that is as long as is usual for the calendar that
+ * it was to go to is as long as is usual for the other.
+ */
+export function inCalendar(
+  { start, end, calendarId: from }: { start: EventTime; end: EventTime; calendarId: string },
+  calendarId: string,
+  calendars: readonly (Pick<Calendar, 'defaultLengthMinutes'> & { readonly id: string })[],
+  settings: { readonly defaultLengthMinutes: number },
+): { calendarId: string; end?: EventTime } {
+  const usual = (id: string) =>
+    lengthOfNew(
+      calendars.find((each) => each.id === id),
+      settings,
+    ) * MINUTE;
+  const length = wallOf(end) - wallOf(start);
+  const isUsual = start.kind !== 'date' && length === usual(from);
+  return { calendarId, ...(isUsual ? { end: atWall(end, wallOf(start) + usual(calendarId)) } : {}) };
+}

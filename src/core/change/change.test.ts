@@ -66,7 +66,7 @@ test('a patch and its inverse lead back to the same records, whatever the change
             : kind === 2
               ? copyEntry(state, target, shift(by), 'this', context())
               : kind === 3
-                ? moveToCalendar(state, [target], 'desk', context())
+                ? moveToCalendar(state, [target], 'desk', scope, context())
                 : shiftByDays(state, [target], by, context());
       if (isRefused(result)) return;
       const after = applyPatch(state, result);
@@ -109,7 +109,7 @@ test('an event becomes whole days and hours again', () => {
   const wall = Date.UTC(2027, 2, 12, 9);
   const hours = applyPatch(
     days,
-    done(moveEntry(days, { entryId: 'e' }, { kind: 'to-hours', wall }, 'this', context())),
+    done(moveEntry(days, { entryId: 'e' }, { kind: 'to-hours', wall, length: HOUR }, 'this', context())),
   );
   expect(hours.entries.get('e')).toMatchObject({
     start: zoned('2027-03-12T09:00'),
@@ -279,14 +279,14 @@ describe('a series', () => {
 
   test('chosen occurrences shift by days; a move to another calendar takes the whole series', () => {
     const state = stateWith(weekly());
-    const shifted = applyPatch(state, shiftByDays(state, [second], 7, context()));
+    const shifted = applyPatch(state, done(shiftByDays(state, [second], 7, context())));
     expect(starts(shifted)).toEqual([
       '03-09T14:00 call',
       '03-23T14:00 call',
       '03-23T14:00 call',
       '03-30T14:00 call',
     ]);
-    const moved = applyPatch(shifted, moveToCalendar(shifted, [second], 'desk', context()));
+    const moved = applyPatch(shifted, moveToCalendar(shifted, [second], 'desk', 'every', context()));
     expect([...moved.entries.values()].every((entry) => entry.calendarId === 'desk')).toBe(true);
   });
 });

@@ -1,20 +1,16 @@
 import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
+import { Series } from '../recurrence/series';
 import { DAY } from '../time/civil';
-import { atWall, wallOf } from '../time/eventTime';
+import { wallOf } from '../time/eventTime';
+import { timeAlong } from './carrySeries';
+import { madeOf } from './entryChanges';
 import { type ChangeResult, createEvent } from './eventFields';
-import { type ChangeContext, makePatch, put } from './patch';
+import { type Change, type ChangeContext, makePatch, put, type SummaryKind } from './patch';
 import { editTarget, splitAt } from './scopes';
-import {
-  isRefusal,
-  type Refusal,
-  shiftEvent,
-  shiftSeries,
-  stretchEvent,
-  toHours,
-  toWholeDays,
-} from './shift';
-import { eventAt, masterOf, overridesOf, type Scope, type Target } from './target';
+import { seriesLike, timesLike } from './seriesLike';
+import { isRefusal, type Refusal, shiftEvent, stretchEvent, toHours, toWholeDays } from './shift';
+import { eventAt, masterOf, overridesOf, type Scope, type Target, targetKey } from './target';
 
 /** How a drag or a key changes when an entry is, and in which calendar, if that changes too. */
 export type Move = TimeMove & { readonly calendarId?: string | undefined };
@@ -26,25 +22,13 @@ type TimeMove =
   | { kind: 'stretch'; edge: 'start' | 'end'; by: number }
   /** Made an all-day entry that begins on a day. */
   | { kind: 'to-days'; day: number }
-  /** Made a timed entry that begins at a wall time in the viewer's zone. */
-  | { kind: 'to-hours'; wall: number };
+  /** Made a timed entry that begins at a wall time in the viewer's zone, so many milliseconds long. */
+  | { kind: 'to-hours'; wall: number; length: number };
 
 /** Days to wall-clock milliseconds, for moves by whole days. */
 export const daysBy = (days: number): Move => ({ kind: 'shift', by: days * DAY });
 
-const toCalendar = (
-  event: CalendarEvent | Refusal,
-  calendarId: string | undefined,
-): CalendarEvent | Refusal =>
-  isRefusal(event) || calendarId === undefined ? event : { ...event, calendarId };
-
-const applyMove = (event: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal =>
-  toCalendar(movedEvent(event, move, zone), move.calendarId);
-
-const moveSeries = (series: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal =>
-  toCalendar(movedSeries(series, move, zone), move.calendarId);
-
-function movedEvent(event: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
+function timeMoved(event: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
   switch (move.kind) {
     case 'shift':
       return shiftEvent(event, move.by, zone);
@@ -53,30 +37,27 @@ function movedEvent(event: CalendarEvent, move: TimeMove, zone: string): Calenda
     case 'to-days':
       return toWholeDays(event, move.day);
     case 'to-hours':
-      return toHours(event, move.wall, zone);
+      return toHours(event, move.wall, zone, move.length);
   }
 }
 
-function movedSeries(series: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
-  switch (move.kind) {
-    case 'shift':
-      return shiftSeries(series, move.by, zone);
-    case 'stretch': {
-      if (move.edge === 'end') return stretchEvent(series, 'end', move.by, zone);
-      const stretched = stretchEvent(series, 'start', move.by, zone);
-      if (isRefusal(stretched)) return stretched;
-      const moved = shiftSeries(series, move.by, zone);
-      return isRefusal(moved) ? moved : { ...moved, end: series.end };
-    }
-    case 'to-days':
-    case 'to-hours':
-      // Whole days and hours have other rules; a series changes between them in the editor.
-      return 'rule-fixes-days';
-  }
+function moved(event: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal {
+  const timed = timeMoved(event, move, zone);
+  return isRefusal(timed) || move.calendarId === undefined
+    ? timed
+    : { ...timed, calendarId: move.calendarId };
 }
 
 const isMissing = (state: State, { calendarId }: Move): boolean =>
   calendarId !== undefined && !state.calendars.has(calendarId);
+
+/** What a move is called when it is said. */
+const kindOf = (move: Move): SummaryKind =>
+  move.kind === 'stretch'
+    ? 'entry-stretched'
+    : move.kind === 'shift' && move.by === 0 && move.calendarId !== undefined
+      ? 'entry-to-calendar'
+      : 'entry-moved';
 
 /** Moves or stretches an entry, one occurrence, this and later ones, or every one. */
 export function moveEntry(
@@ -87,18 +68,47 @@ export function moveEntry(
   context: ChangeContext,
 ): ChangeResult {
   if (isMissing(state, move)) return { refused: 'calendar-missing' };
-  const edited = editTarget(
-    state,
-    target,
-    scope,
-    (event) => applyMove(event, move, context.zone),
-    (series) => moveSeries(series, move, context.zone),
-    context,
-  );
-  if (isRefusal(edited)) return { refused: edited };
+  const edited = editTarget(state, target, scope, (event) => moved(event, move, context.zone), context);
   const name = state.entries.get(target.entryId)?.title;
-  const dropped = edited.dropped > 0 ? { dropped: edited.dropped } : {};
-  return makePatch(context, { what: 'entry-moved', count: 1, name, ...dropped }, edited.changes);
+  const into = move.calendarId === undefined ? undefined : state.calendars.get(move.calendarId)?.name;
+  const what = kindOf(move);
+  return madeOf(edited, { what, count: 1, name, ...(what === 'entry-to-calendar' ? { into } : {}) }, context);
+}
+
+/**
+ * Moves or stretches several entries by as much, as one change. Of a series, only the chosen occurrences; a series that is
+ * chosen as such, whole. Those that can't are counted.
+ */
+export function moveEntries(
+  state: State,
+  targets: readonly Target[],
+  move: Move,
+  context: ChangeContext,
+): ChangeResult {
+  if (isMissing(state, move)) return { refused: 'calendar-missing' };
+  const changes = new Map<string, Change>();
+  let refusal: Refusal | undefined;
+  let count = 0;
+  for (const target of targets) {
+    const isWhole = target.recurrenceKey === undefined && !!state.entries.get(target.entryId)?.recurrence;
+    const edited = editTarget(
+      state,
+      target,
+      isWhole ? 'every' : 'this',
+      (event) => moved(event, move, context.zone),
+      context,
+    );
+    if (isRefusal(edited)) {
+      refusal = edited;
+      continue;
+    }
+    count++;
+    for (const change of edited.changes) changes.set(`${change.collection} ${change.id}`, change);
+  }
+  if (count === 0 && refusal) return { refused: refusal };
+  const left = targets.length - count;
+  const what = move.kind === 'stretch' ? 'entries-stretched' : 'entries-moved';
+  return makePatch(context, { what, count, ...(left > 0 ? { left } : {}) }, [...changes.values()]);
 }
 
 /**
@@ -119,10 +129,12 @@ export function copyEntry(
   if (split && 'refused' in split) return split;
   const source = split?.later ?? master;
   const overrides = split?.laterOverrides ?? overridesOf(state, master.id);
-  const moved = source.recurrence
-    ? moveSeries(source, move, context.zone)
-    : applyMove(source, move, context.zone);
-  if (isRefusal(moved)) return { refused: moved };
+  const shown = eventAt(state, target, context);
+  const edited = shown ? moved(shown, move, context.zone) : 'calendar-missing';
+  if (!shown || isRefusal(edited)) return { refused: isRefusal(edited) ? edited : 'calendar-missing' };
+  const copied = seriesLike(source, { shown, edited }, context.zone);
+  if (isRefusal(copied)) return { refused: copied };
+  const { start } = timesLike(source, { shown, edited }, context.zone);
   const id = context.newId();
   const fresh = {
     id,
@@ -131,27 +143,31 @@ export function copyEntry(
     modified: context.now,
     sequence: 0,
   };
-  const by = wallOf(moved.start) - wallOf(source.start);
+  const by = wallOf(start) - wallOf(source.start);
+  const compiled = new Series(source);
   const copies = overrides.flatMap((override) => {
     if (!override.recurrenceId) return [];
     const { calendarId = override.calendarId } = move;
     const along = { ...shiftEvent(override, by, context.zone), calendarId };
-    const recurrenceId = atWall(override.recurrenceId, wallOf(override.recurrenceId) + by);
+    const recurrenceId = timeAlong(override.recurrenceId, compiled, start, context.zone);
     return [{ ...along, ...fresh, id: context.newId(), seriesId: id, recurrenceId }];
   });
   return makePatch(context, { what: 'series-copied', count: 1, name: master.title }, [
-    put(state, 'entries', { ...moved, ...fresh }),
+    put(state, 'entries', { ...copied, ...fresh }),
     ...copies.map((copy) => put(state, 'entries', copy)),
   ]);
 }
 
 function copyOne(state: State, target: Target, move: Move, context: ChangeContext): ChangeResult {
   const event = eventAt(state, target, context);
-  const moved = event ? applyMove(event, move, context.zone) : 'calendar-missing';
-  if (isRefusal(moved)) return { refused: moved };
-  const { seriesId, recurrenceId, recurrenceRange, recurrence, ...single } = moved;
+  const copied = event ? moved(event, move, context.zone) : 'calendar-missing';
+  if (isRefusal(copied)) return { refused: copied };
+  const { seriesId, recurrenceId, recurrenceRange, recurrence, ...single } = copied;
   const copy = createEvent(single, context);
-  return makePatch(context, { what: 'entry-copied', count: 1, name: copy.title }, [
-    put(state, 'entries', { ...copy, ...(single.preserved ? { preserved: single.preserved } : {}) }),
-  ]);
+  return {
+    ...makePatch(context, { what: 'entry-copied', count: 1, name: copy.title }, [
+      put(state, 'entries', { ...copy, ...(single.preserved ? { preserved: single.preserved } : {}) }),
+    ]),
+    landed: targetKey({ entryId: copy.id }),
+  };
 }

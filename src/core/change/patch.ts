@@ -24,6 +24,9 @@ export const SUMMARIES = [
   'entry-changed',
   'entry-moved',
   'entries-moved',
+  'entry-stretched',
+  'entries-stretched',
+  'entry-to-calendar',
   'entry-copied',
   'series-copied',
   'occurrence-reset',
@@ -58,6 +61,7 @@ export const SUMMARIES = [
   'period-set-deleted',
   'session-changed',
 ] as const;
+export type SummaryKind = (typeof SUMMARIES)[number];
 export const Summary = z.object({
   what: z.enum(SUMMARIES),
   count: z.number().int().min(0),
@@ -65,6 +69,10 @@ export const Summary = z.object({
   name: z.string().optional(),
   /** Changed occurrences that had no place in their series any more, and went to the bin. */
   dropped: z.number().int().min(1).optional(),
+  /** Of several, how many could not be changed. */
+  left: z.number().int().min(1).optional(),
+  /** The calendar that something went to. */
+  into: z.string().optional(),
 });
 export type Summary = z.infer<typeof Summary>;
 
@@ -90,6 +98,8 @@ export const Patch = z.object({
 });
 export interface Patch extends Omit<z.infer<typeof Patch>, 'changes'> {
   readonly changes: readonly Change[];
+  /** Where what was changed is found after it, as a `targetKey`: for who follows it, and never kept. */
+  readonly landed?: string;
 }
 
 /** Where a change takes the time, fresh ids and the viewer's zone from. */

@@ -1,12 +1,22 @@
 import { type CalendarEvent, Entry } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
+import { endAfter } from '../recurrence/occurrenceShape';
 import { Series } from '../recurrence/series';
-import { DAY, dateString, localString, parseLocal } from '../time/civil';
-import { wallOf } from '../time/eventTime';
+import { parseLocal } from '../time/civil';
+import { atWall } from '../time/eventTime';
 import { toBin } from './binChanges';
+import { timeAlong, wallAlong } from './carrySeries';
 import { touched } from './eventFields';
-import { type Change, type ChangeContext, put } from './patch';
+import { type Change, type ChangeContext, put, remove } from './patch';
+import {
+  differingFields,
+  type OccurrenceEdit,
+  type Repeat,
+  sameValue,
+  seriesLike,
+  timesLike,
+} from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
 import { type SplitSeries, splitSeries } from './splitSeries';
 import { eventAt, masterOf, overridesOf, type Scope, type Target } from './target';
@@ -18,67 +28,80 @@ export type Edit = (event: CalendarEvent) => CalendarEvent | Refusal;
 export interface Edited {
   readonly changes: readonly Change[];
   readonly dropped: number;
+  /** Where the occurrence that was edited is found now. */
+  readonly landed?: Target;
 }
 
-/** The fields in which a changed occurrence follows its series as long as it says the same. */
-const FOLLOWED = [
-  'calendarId',
-  'title',
-  'availability',
-  'classification',
-  'status',
-  'categories',
-  'notes',
-  'url',
-  'location',
-  'reminders',
-] as const;
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
+/** The fields that a changed occurrence takes over from its series: those in which it said the same as the series before. */
 function followed(override: CalendarEvent, before: CalendarEvent, after: CalendarEvent): CalendarEvent {
-  const taken = FOLLOWED.filter(
-    (field) => !same(before[field], after[field]) && same(override[field], before[field]),
-  );
-  return { ...override, ...Object.fromEntries(taken.map((field) => [field, after[field]])) };
+  const changes = Object.entries(differingFields(after, before)) as [keyof CalendarEvent, unknown][];
+  const taken = changes.filter(([name]) => sameValue(override[name], before[name]));
+  return { ...override, ...Object.fromEntries(taken) };
 }
 
-/** The original start of a changed occurrence in its series after that moved. */
-function movedId(id: EventTime, before: CalendarEvent, after: CalendarEvent, zone: string): EventTime {
-  const wall = new Series(before).wallOfRecurrenceId(id, zone);
-  const moved = wall + wallOf(after.start) - wallOf(before.start);
-  if (after.start.kind === 'date') return { kind: 'date', date: dateString(Math.floor(moved / DAY)) };
-  const timeOfDay = wallOf(after.start) - Math.floor(wallOf(after.start) / DAY) * DAY;
-  const local = before.start.kind === 'date' ? Math.floor(moved / DAY) * DAY + timeOfDay : moved;
-  return { ...after.start, local: localString(local) };
+/** The times of a changed occurrence: those that were its series' still are, those of its own stay. */
+function followedTimes(
+  override: CalendarEvent,
+  before: CalendarEvent,
+  after: CalendarEvent,
+  recurrenceId: EventTime,
+  zone: string,
+): Pick<CalendarEvent, 'start' | 'end'> {
+  const original = atWall(before.start, new Series(before).wallOfRecurrenceId(override.recurrenceId!, zone));
+  if (!sameValue(override.start, original)) return { start: override.start, end: override.end };
+  if (sameValue(override.end, endAfter(before, original, zone)))
+    return { start: recurrenceId, end: endAfter(after, recurrenceId, zone) };
+  const isSameKind = (recurrenceId.kind === 'date') === (original.kind === 'date');
+  // A length of its own means nothing between hours and whole days.
+  return isSameKind
+    ? { start: recurrenceId, end: endAfter(override, recurrenceId, zone) }
+    : { start: recurrenceId, end: endAfter(after, recurrenceId, zone) };
 }
 
 /**
  * Carries the changed occurrences of a series along when the series changes: they name their original start, and follow
  * it in what they share with it. One whose original start the series makes no more goes to the bin.
+ *
+ * @param moved where the start of the series went with its dates; its new start may be a later one of them
+ * @param held the changed occurrence that was edited itself, and what it is now
  */
 export function carryOverrides(
   state: State,
   overrides: readonly CalendarEvent[],
   before: CalendarEvent,
   after: CalendarEvent,
+  moved: EventTime,
   context: ChangeContext,
+  held?: CalendarEvent,
 ): Edited {
   const changes: Change[] = [];
   let dropped = 0;
+  const { zone } = context;
+  const compiled = new Series(before);
   const series = after.recurrence && new Series(after);
   for (const override of overrides) {
     if (!override.recurrenceId) continue;
-    const recurrenceId = movedId(override.recurrenceId, before, after, context.zone);
-    if (!series?.makes(wallOf(recurrenceId), context.zone)) {
-      const stored = state.entries.get(override.id);
-      if (stored) changes.push(...toBin(state, stored, context));
+    const isHeld = override.id === held?.id;
+    const stored = state.entries.get(override.id);
+    // What repeats no more is the occurrence that was looked at: it needs no record of its own.
+    if (!series && isHeld) {
+      if (stored) changes.push(remove('entries', stored));
+      continue;
+    }
+    const recurrenceId = timeAlong(override.recurrenceId, compiled, moved, zone);
+    if (!series?.makes(series.wallOfRecurrenceId(recurrenceId, zone), zone)) {
+      if (stored) changes.push(...toBin(state, isHeld ? held : stored, context, stored));
       dropped++;
       continue;
     }
-    const carried = { ...followed(override, before, after), recurrenceId };
-    if (!same(carried, state.entries.get(override.id)))
-      changes.push(put(state, 'entries', Entry.parse(carried)));
+    const carried: CalendarEvent = isHeld
+      ? { ...held, seriesId: after.id, uid: after.uid, recurrenceId }
+      : {
+          ...followed(override, before, after),
+          ...followedTimes(override, before, after, recurrenceId, zone),
+          recurrenceId,
+        };
+    if (!sameValue(carried, stored)) changes.push(put(state, 'entries', Entry.parse(carried)));
   }
   return { changes, dropped };
 }
@@ -106,52 +129,85 @@ export function splitAt(
   return splitSeries(master, overridesOf(state, master.id), wall, ids, context.zone);
 }
 
-const parsed = (event: CalendarEvent): CalendarEvent | Refusal => {
+/** An event as it can be kept, or why it can't. */
+export function checked(event: CalendarEvent): CalendarEvent | Refusal {
   const result = Entry.safeParse(event);
-  return result.success ? result.data : 'beyond-calendar';
-};
+  if (result.success) return result.data;
+  return result.error.issues.some(({ path }) => path[0] === 'title') ? 'title-too-long' : 'beyond-calendar';
+}
+
+/** The series of an edit as it is kept after it. */
+function editedSeries(
+  series: CalendarEvent,
+  edit: OccurrenceEdit,
+  context: ChangeContext,
+  whole?: CalendarEvent,
+): CalendarEvent | Refusal {
+  const like = seriesLike(series, edit, context.zone, whole);
+  return isRefusal(like) ? like : checked(touched(like, context));
+}
+
+/** The occurrence that an edit was made at, in its series as it is now. */
+function landed(
+  series: CalendarEvent,
+  after: CalendarEvent,
+  moved: EventTime,
+  wall: number | undefined,
+  held: CalendarEvent | undefined,
+): Target {
+  if (held) return { entryId: held.id };
+  if (!after.recurrence || wall === undefined) return { entryId: after.id };
+  return { entryId: after.id, recurrenceKey: new Series(after).keyOf(wallAlong(wall, series.start, moved)) };
+}
 
 /**
  * The changes that edit a target: the entry or one occurrence (as a record of its own), the later half of its series
- * (which becomes a series of its own), or the whole series.
- * @param edit for a single entry or occurrence
- * @param editSeries for a series
+ * (which becomes a series of its own), or the whole series. For more than one occurrence the series takes what the edit
+ * changed of the one that it was made at; a changed occurrence that was edited itself becomes what was made of it.
+ *
+ * @param edit for the entry or occurrence itself
+ * @param repeat how a series is to repeat from now on, if that was edited
  */
 export function editTarget(
   state: State,
   target: Target,
   scope: Scope,
   edit: Edit,
-  editSeries: Edit,
   context: ChangeContext,
+  repeat?: Repeat,
 ): Edited | Refusal {
   const master = masterOf(state, target);
-  if (!master) return { changes: [], dropped: 0 };
+  const shown = eventAt(state, target, context);
+  if (!master || !shown) return 'calendar-missing';
+  const edited = edit(shown);
+  if (isRefusal(edited)) return edited;
   if (scope === 'this' || !master.recurrence) {
-    const event = eventAt(state, target, context);
-    const edited = event ? edit(event) : 'calendar-missing';
-    const kept = isRefusal(edited) ? edited : parsed(touched(edited, context));
-    return isRefusal(kept) ? kept : { changes: [put(state, 'entries', kept)], dropped: 0 };
+    const kept = checked(touched(edited, context));
+    if (isRefusal(kept)) return kept;
+    return { changes: [put(state, 'entries', kept)], dropped: 0, landed: { entryId: kept.id } };
   }
   const split = scope === 'later' ? splitAt(state, target, context) : undefined;
   if (split && 'refused' in split) return split.refused;
-  if (split?.earlier) {
-    const edited = editSeries(split.later);
-    const kept = isRefusal(edited) ? edited : parsed(touched(edited, context));
-    if (isRefusal(kept)) return kept;
-    const carried = carryOverrides(state, split.laterOverrides, split.later, kept, context);
-    return {
-      changes: [
-        put(state, 'entries', touched(split.earlier, context)),
-        put(state, 'entries', kept),
-        ...carried.changes,
-      ],
-      dropped: carried.dropped,
-    };
-  }
-  const edited = editSeries(master);
-  const kept = isRefusal(edited) ? edited : parsed(touched(edited, context));
+  const { later: series, laterOverrides: overrides } = split?.earlier
+    ? split
+    : { later: master, laterOverrides: overridesOf(state, master.id) };
+  const occurrenceEdit = { shown, edited, repeat };
+  const whole = split?.earlier ? seriesLike(master, occurrenceEdit, context.zone) : undefined;
+  const kept = editedSeries(series, occurrenceEdit, context, isRefusal(whole) ? undefined : whole);
   if (isRefusal(kept)) return kept;
-  const carried = carryOverrides(state, overridesOf(state, master.id), master, kept, context);
-  return { changes: [put(state, 'entries', kept), ...carried.changes], dropped: carried.dropped };
+  const isChanged = shown.id === target.entryId && shown.seriesId !== undefined;
+  const held = isChanged ? checked(touched(edited, context)) : undefined;
+  if (isRefusal(held)) return held;
+  const { start: moved } = timesLike(series, occurrenceEdit, context.zone);
+  const carried = carryOverrides(state, overrides, series, kept, moved, context, held);
+  const wall = originalWall(state, target, context.zone);
+  return {
+    changes: [
+      ...(split?.earlier ? [put(state, 'entries', touched(split.earlier, context))] : []),
+      put(state, 'entries', kept),
+      ...carried.changes,
+    ],
+    dropped: carried.dropped,
+    landed: landed(series, kept, moved, wall, kept.recurrence ? held : undefined),
+  };
 }

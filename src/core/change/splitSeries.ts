@@ -6,7 +6,8 @@ import { explicitRule, formatRule, type RecurrenceRule } from '../recurrence/rul
 import { readRules, Series } from '../recurrence/series';
 import { dateString, DAY, localString } from '../time/civil';
 import { atWall, wallOf, zoneOf } from '../time/eventTime';
-import { isRefusal, type Refusal, shiftSeries } from './shift';
+import { shiftSeries } from './carrySeries';
+import { isRefusal, type Refusal } from './shift';
 
 /** A series cut in two: what comes before an occurrence, and what begins with it. */
 export interface SplitSeries {

@@ -100,7 +100,7 @@ test('other days beside a day of 25 hours leave its further hour out', () => {
 });
 
 describe('lanes', () => {
-  const sizes = { hourWidth: 60, cardHeight: 40, gap: 6, least: 26 };
+  const sizes = { hourWidth: 60, cardHeight: 40, gap: 6, least: 26, leastHeight: 20, wholeHeight: 20 };
   const laneOn = (day: number, occurrences: ReturnType<typeof at>[]) => {
     const change = clockChangeOn(FENNICK, day)!;
     const hours = laneHours(occurrences, day, { from: 480, to: 1080 }, change);

@@ -126,3 +126,57 @@ export function layoutColumns(extents: readonly Extent[]): Map<string, Placement
   }
   return result;
 }
+
+/** Of extents that overlap, those that have room beside each other, and the groups of those that have none. */
+export interface FittedColumns<Item extends Extent> {
+  readonly shown: readonly Item[];
+  /** What lies over the same place, with all that overlaps there, shown or not. */
+  readonly crowds: readonly {
+    readonly start: number;
+    readonly left: readonly Item[];
+    readonly all: readonly Item[];
+  }[];
+  /** The keys of those that share their place with a crowd. */
+  readonly crowded: ReadonlySet<string>;
+}
+
+/** How many extents have room beside each other: if that is all of them, and beside the number of those left out. */
+export interface Room {
+  readonly most: number;
+  readonly mostCrowded: number;
+}
+
+/**
+ * Shows as many of overlapping extents beside each other as have room; what has none is left out, and counted where it
+ * would lie. What is to stay is never left out for another.
+ */
+export function fitColumns<Item extends Extent>(
+  extents: readonly Item[],
+  { most, mostCrowded }: Room,
+  stays: (item: Item) => boolean,
+): FittedColumns<Item> {
+  const ordered = inOrder(extents) as Item[];
+  const shown = new Set<Item>();
+  const left: Item[] = [];
+  for (const group of groups(ordered) as Item[][]) {
+    if (Math.max(...takeColumns(group)) < most) {
+      for (const extent of group) shown.add(extent);
+      continue;
+    }
+    for (const extent of group) {
+      const beside = group.filter((other) => shown.has(other) && other.end > extent.start);
+      const isFree = beside.length < mostCrowded;
+      const gives = !isFree && stays(extent) ? beside.findLast((other) => !stays(other)) : undefined;
+      if (gives) shown.delete(gives);
+      if (isFree || gives) shown.add(extent);
+      if (!isFree) left.push(gives ?? extent);
+    }
+  }
+  const crowds = (groups(inOrder(left)) as Item[][]).map((group) => {
+    const start = group[0]!.start;
+    const end = Math.max(...group.map((item) => item.end));
+    return { start, left: group, all: ordered.filter((item) => item.start < end && item.end > start) };
+  });
+  const crowded = new Set(crowds.flatMap(({ all }) => all.map(({ key }) => key)));
+  return { shown: ordered.filter((item) => shown.has(item)), crowds, crowded };
+}

@@ -1,7 +1,7 @@
 import { DAY, MINUTE } from '../time/civil';
 import { isRibbon, type Occurrence } from '../schedule/occurrence';
 import type { ClockChange } from '../time/clockChange';
-import { type Extent, layoutColumns, type Placement } from './columns';
+import { type Extent, fitColumns, layoutColumns, type Placement, type Room } from './columns';
 
 /**
  * What the hours of a day look like down a column. Its minutes are those of the wall clock, but for an hour that a clock
@@ -129,9 +129,27 @@ export interface DayCard {
   readonly continuesAfter: boolean;
 }
 
+/** Entries that have no room beside the others of their hour; pixels from the top. */
+export interface Crowd {
+  readonly top: number;
+  /** How many are left out. */
+  readonly count: number;
+  /** All that lie there, shown or not. */
+  readonly all: readonly Occurrence[];
+}
+
+/** The room of a day's column: how many cards beside each other can say something. */
+export interface ColumnRoom extends Room {
+  /** The share of the width that the number of those left out takes, beside the cards. */
+  readonly reserve: number;
+  /** The keys of entries that are never left out. */
+  readonly stays: ReadonlySet<string>;
+}
+
 /** The cards of a day, and how many entries its folds hide. */
 export interface DayLayout {
   readonly cards: readonly DayCard[];
+  readonly crowds: readonly Crowd[];
   readonly hiddenBefore: number;
   readonly hiddenAfter: number;
 }
@@ -143,12 +161,14 @@ export const LEAST_CARD_HEIGHT = 20;
  * Lays out the timed occurrences of a day. Cards are compared as they are drawn, so that a five-minute entry
  * with its least height is not drawn over the next one.
  * @param change the change of the clock on that day, if there is one
+ * @param room how many cards have room beside each other; as many as there are without it
  */
 export function layoutDay(
   occurrences: readonly Occurrence[],
   day: number,
   scale: HoursScale,
   change?: ClockChange,
+  room: ColumnRoom = ENOUGH_ROOM,
 ): DayLayout {
   const length = dayMinutes(scale);
   const drawn = drawnMinutes(scale);
@@ -183,7 +203,23 @@ export function layoutDay(
       continuesAfter: to > length,
     });
   }
-  const across = layoutColumns(pieces);
-  const cards = pieces.map(({ key, start, end, ...card }) => ({ ...card, across: across.get(key)! }));
-  return { cards, hiddenBefore, hiddenAfter };
+  const { shown, crowds, crowded } = fitColumns(pieces, room, ({ key }) => room.stays.has(key));
+  const across = layoutColumns(shown);
+  const cards = shown.map(({ key, start, end, ...card }) => {
+    const placement = across.get(key)!;
+    const share = crowded.has(key) ? 1 - room.reserve : 1;
+    return { ...card, across: { left: placement.left * share, width: placement.width * share } };
+  });
+  return {
+    cards,
+    crowds: crowds.map(({ start, left, all }) => ({
+      top: start,
+      count: left.length,
+      all: all.map(({ occurrence }) => occurrence),
+    })),
+    hiddenBefore,
+    hiddenAfter,
+  };
 }
+
+const ENOUGH_ROOM: ColumnRoom = { most: Infinity, mostCrowded: Infinity, reserve: 0, stays: new Set() };

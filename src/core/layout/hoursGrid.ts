@@ -1,6 +1,6 @@
 import { daysOf, isRibbon, type Occurrence, takesTime } from '../schedule/occurrence';
 import type { ClockChange } from '../time/clockChange';
-import { type DayLayout, type HoursScale, layoutDay } from './hours';
+import { type ColumnRoom, type DayLayout, type HoursScale, layoutDay } from './hours';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
 /** A column of the hours: a day, or one calendar's part of it. */
@@ -44,12 +44,14 @@ function ribbonsOver(occurrences: readonly Occurrence[], columns: readonly Hours
 /**
  * Lays out columns of hours side by side: each with its own cards, and ribbons above them.
  * @param changes the change of the clock on the day of each column, where there is one
+ * @param room how many cards of a column have room beside each other; as many as there are without it
  */
 export function layoutHoursGrid(
   occurrences: readonly Occurrence[],
   columns: readonly HoursColumn[],
   scale: HoursScale,
   changes: readonly (ClockChange | undefined)[],
+  room?: ColumnRoom,
 ): HoursGridLayout {
   const ribbons = ribbonsOver(occurrences, columns);
   return {
@@ -62,7 +64,7 @@ export function layoutHoursGrid(
         return first <= day && day < end && isIn(occurrence, column);
       });
       const washing = own.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
-      return { day, washing, ...layoutDay(own, day, scale, changes[index]) };
+      return { day, washing, ...layoutDay(own, day, scale, changes[index], room) };
     }),
   };
 }

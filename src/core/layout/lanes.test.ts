@@ -28,7 +28,7 @@ const occurrence = (
   changed: false,
   reminds: false,
 });
-const sizes = { hourWidth: 80, cardHeight: 40, gap: 6, least: 26 };
+const sizes = { hourWidth: 80, cardHeight: 40, gap: 6, least: 26, leastHeight: 20, wholeHeight: 20 };
 const occurrences = fc
   .array(fc.tuple(fc.integer({ min: 0, max: 1380 }), fc.integer({ min: 0, max: 300 })), { maxLength: 20 })
   .map((all) =>

@@ -2,6 +2,7 @@ import type { LaneMode } from '../model/look';
 import { isRibbon, type Occurrence } from '../schedule/occurrence';
 import type { ClockChange } from '../time/clockChange';
 import { type Extent, layoutColumns } from './columns';
+import { DAY, MINUTE } from '../time/civil';
 import { dayMinutes, type HoursScale, minutesOf, scaleMinute } from './hours';
 
 /** The hours that lanes draw across: minutes of the scale, half-open (see `HoursScale`). */
@@ -28,8 +29,11 @@ export interface LaneSizes {
   readonly hourWidth: number;
   readonly cardHeight: number;
   readonly gap: number;
-  /** The least width of a card. */
+  /** The least width of a card, and the least height that has room for its title. */
   readonly least: number;
+  readonly leastHeight: number;
+  /** The height of an entry of the whole day, under the cards. */
+  readonly wholeHeight: number;
 }
 
 /**
@@ -52,6 +56,13 @@ export function laneHours(
   const to = within(Math.max(scaleMinute({ repeated }, pattern.to), ...taken.map((each) => each.to)));
   return { from: Math.floor(from / 60) * 60, to: Math.ceil(to / 60) * 60, repeated };
 }
+
+/** Whether an entry of a day and longer takes all of the drawn hours of a day: on its first and last it may not. */
+const takesDay = (occurrence: Occurrence, day: number, { from, to }: LaneHours): boolean =>
+  occurrence.allDay ||
+  occurrence.endWall <= day * DAY + from * MINUTE ||
+  occurrence.startWall >= day * DAY + to * MINUTE ||
+  (occurrence.startWall <= day * DAY + from * MINUTE && occurrence.endWall >= day * DAY + to * MINUTE);
 
 /** Pixels from the left edge of the lanes to a minute of the scale, within the drawn hours. */
 export const minuteToX = (hours: LaneHours, hourWidth: number, minute: number): number =>
@@ -89,9 +100,10 @@ export function layoutLane(
   change?: ClockChange,
 ): Lane {
   const own = occurrences.filter((occurrence) => occurrence.calendarId === calendarId);
+  const isWhole = (occurrence: Occurrence) => isRibbon(occurrence) && takesDay(occurrence, day, hours);
   const end = minuteToX(hours, sizes.hourWidth, hours.to);
   const extents = own
-    .filter((occurrence) => !isRibbon(occurrence))
+    .filter((occurrence) => !isWhole(occurrence))
     .map((occurrence) => {
       const { from, to } = minutesOf(hours, day, occurrence, change);
       const x = (minute: number) => minuteToX(hours, sizes.hourWidth, minute);
@@ -111,11 +123,12 @@ export function layoutLane(
       ? Math.max(1, count) * (cardHeight + gap) - gap
       : mode === 'laid-over'
         ? cardHeight * (1 + LAID_OVER_STEP * Math.max(0, count - 1))
-        : cardHeight * (count > 1 ? 1.5 : 1);
+        : Math.max(cardHeight * (count > 1 ? 1.5 : 1), count * sizes.leastHeight);
+  const whole = own.filter(isWhole);
   return {
     calendarId,
-    whole: own.filter(isRibbon),
-    height: inner + 2 * gap,
+    whole,
+    height: inner + 2 * gap + whole.length * sizes.wholeHeight,
     cards: extents.map(({ key, occurrence, start, end: right }) => {
       const row = rowOf.get(key)!;
       const share = shares?.get(key);

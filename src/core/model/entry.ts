@@ -84,6 +84,13 @@ export const CalendarEvent = z.object({
   /** A colour of its own, in place of its category's or calendar's. */
   colour: Colour.optional(),
   attachments: z.array(Attachment).optional(),
+  /** Of whole days that were hours before: how long it was, and will be again. */
+  timedMinutes: z
+    .number()
+    .int()
+    .min(1)
+    .max(1440 * 366)
+    .optional(),
   /** What a file held beyond this model, written back on export. */
   preserved: Preserved.optional(),
 });

@@ -18,8 +18,10 @@ export type Foldable = (typeof FOLDABLE)[number];
 /** What the application remembers between visits that is no data of the person: never part of undo. */
 export const Session = z.object({
   id: z.literal('session'),
-  /** Reminders up to this instant have been shown. */
+  /** No reminder that fell due up to this instant waits for an answer. */
   remindedUntil: z.number().optional(),
+  /** Reminders after it that were dismissed, by their keys. */
+  dismissed: z.array(z.string()).optional(),
   /** The device's zone that the person was asked about, where it is not the home zone. */
   askedZone: z.string().optional(),
   /** When a backup was last saved, or its offer was put off. */

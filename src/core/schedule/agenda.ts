@@ -91,3 +91,24 @@ export function agendaOf(
   });
   return parts;
 }
+
+/**
+ * Where an entry of some length would begin on a day of which no time was said: in the first free time of the working hours
+ * that is long enough and not over; else as the working hours begin, or at nine. A wall time of the viewer's zone.
+ */
+export function freeStartOn(
+  occurrences: readonly Occurrence[],
+  day: number,
+  length: number,
+  context: AgendaContext,
+): number {
+  const free = gapsOfDay(occurrences, day, context).find(
+    (gap) => gap.kind === 'gap' && gap.endWall - gap.startWall >= length,
+  );
+  if (free?.kind === 'gap') return Math.ceil(free.startWall / HALF_HOUR) * HALF_HOUR;
+  const [first] = workingDay(context.pattern, day).spans;
+  const from = wallToInstant(context.homeZone, day * DAY + (first?.from ?? 540) * MINUTE);
+  return instantToWall(context.zone, from);
+}
+
+const HALF_HOUR = 30 * MINUTE;

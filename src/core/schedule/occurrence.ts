@@ -23,6 +23,8 @@ export interface Occurrence {
   readonly allDay: boolean;
   /** The entry's own zone, where it differs from the viewer's. */
   readonly zone?: string | undefined;
+  /** The zone of its end, where that differs from its start's. */
+  readonly endZone?: string | undefined;
   readonly availability: CalendarEvent['availability'];
   readonly classification: CalendarEvent['classification'];
   readonly status: CalendarEvent['status'];
@@ -33,6 +35,8 @@ export interface Occurrence {
   /** A colour of its own, in place of its calendar's. */
   readonly colour?: Colour | undefined;
   readonly categories?: readonly string[] | undefined;
+  /** Of whole days that were hours before: how long it was. */
+  readonly timedMinutes?: number | undefined;
 }
 
 /** What a view draws of an event at given instants, under the id of its series where that is another. */
@@ -64,6 +68,7 @@ export function occurrenceOf(
     endWall: allDay ? startWall + wallOf(event.end) - wallOf(event.start) : instantToWall(viewZone, at.end),
     allDay,
     zone: event.start.kind === 'zoned' && event.start.zone !== viewZone ? event.start.zone : undefined,
+    endZone: endZoneOf(event),
     availability: event.availability,
     classification: event.classification,
     status: event.status,
@@ -72,8 +77,12 @@ export function occurrenceOf(
     reminds: event.reminders.length > 0,
     colour: event.colour,
     categories: event.categories.length > 0 ? event.categories : undefined,
+    timedMinutes: event.timedMinutes,
   };
 }
+
+const endZoneOf = ({ start, end }: CalendarEvent): string | undefined =>
+  end.kind === 'zoned' && (start.kind !== 'zoned' || start.zone !== end.zone) ? end.zone : undefined;
 
 /** The days, half-open as day numbers, that an occurrence touches in the viewer's zone. */
 export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): {

@@ -39,6 +39,8 @@ export class OccurrenceIndex {
   private readonly ranges = new Map<string, readonly RangeChange[]>();
   /** The days off of calendars that a series skips, read when they are first asked for. */
   private readonly daysOff = new Map<string, DaysOff>();
+  /** Which events remind how long before, read when it is first asked for. */
+  private reminders: ReadonlyMap<number, ReadonlySet<string>> | undefined;
 
   /** Replaces everything. */
   load(events: Iterable<CalendarEvent>): void {
@@ -47,6 +49,7 @@ export class OccurrenceIndex {
     this.overridden.clear();
     this.ranges.clear();
     this.daysOff.clear();
+    this.reminders = undefined;
     const intervals: Interval[] = [];
     for (const event of events) {
       this.events.set(event.id, event);
@@ -60,6 +63,7 @@ export class OccurrenceIndex {
   /** Puts an event in place of the one of its id. */
   put(event: CalendarEvent): void {
     this.remove(event.id);
+    if (event.reminders.length > 0) this.reminders = undefined;
     this.events.set(event.id, event);
     this.forgetDaysOff(event);
     if (event.recurrence) {
@@ -76,6 +80,7 @@ export class OccurrenceIndex {
   remove(id: string): void {
     const event = this.events.get(id);
     if (!event) return;
+    if (event.reminders.length > 0) this.reminders = undefined;
     this.events.delete(id);
     this.forgetDaysOff(event);
     if (this.series.delete(id)) return;
@@ -123,18 +128,42 @@ export class OccurrenceIndex {
     return this.events.values();
   }
 
-  /** What touches a window of instants, by start, longer first, then by key: a stable order. */
-  between(window: InstantRange, viewZone: string, filter: OccurrenceFilter = {}): Occurrence[] {
+  /** The events that have reminders, by how many minutes before: of a series with changes, all that hold in it. */
+  reminding(): ReadonlyMap<number, ReadonlySet<string>> {
+    if (this.reminders) return this.reminders;
+    const reminders = new Map<number, Set<string>>();
+    for (const event of this.events.values())
+      for (const { minutesBefore } of event.reminders) {
+        const ids = reminders.get(minutesBefore) ?? new Set();
+        ids.add(event.id);
+        // A change that holds for later occurrences reminds of those of its series.
+        if (event.recurrenceRange && event.seriesId !== undefined) ids.add(event.seriesId);
+        reminders.set(minutesBefore, ids);
+      }
+    return (this.reminders = reminders);
+  }
+
+  /**
+   * What touches a window of instants, by start, longer first, then by key: a stable order.
+   * @param only the events that are looked at; all without
+   */
+  between(
+    window: InstantRange,
+    viewZone: string,
+    filter: OccurrenceFilter = {},
+    only?: ReadonlySet<string>,
+  ): Occurrence[] {
     const hidden = new Set(filter.hiddenCalendarIds ?? []);
     const found: Occurrence[] = [];
     for (const id of this.singles.touching(window.start - ZONE_REACH, window.end + ZONE_REACH)) {
       const event = this.events.get(id)!;
-      if (hidden.has(event.calendarId)) continue;
+      if (hidden.has(event.calendarId) || (only && !only.has(id))) continue;
       const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
       if (rangesOverlap(at, window)) found.push(occurrenceOf(event, { ...at, key: id }, viewZone));
     }
     const lookup = this.lookups(filter.workingPattern);
     for (const [id, series] of this.series) {
+      if (only && !only.has(id)) continue;
       if (hidden.has(series.event.calendarId) && !this.ranges.get(id)?.length) continue;
       const skip = series.event.recurrence?.skipDaysOff;
       this.addSeries(id, series, window, viewZone, skip && lookup(skip.calendarId), hidden, filter, found);

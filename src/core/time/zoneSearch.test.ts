@@ -31,11 +31,24 @@ test.each([
   ['sao paulo', 'America/Sao_Paulo'],
   ['new york', 'America/New_York'],
   ['oslo', 'Europe/Oslo'],
+  ['norway', 'Europe/Oslo'],
+  ['germany', 'Europe/Berlin'],
+  ['usa', 'America/New_York'],
+  ['United States', 'America/New_York'],
+  ['uk', 'Europe/London'],
+  ['est', 'America/New_York'],
+  ['IST', 'Asia/Kolkata'],
+  ['beijing', 'Asia/Shanghai'],
+  ['munich', 'Europe/Berlin'],
+  ['bombay', 'Asia/Kolkata'],
+  ['nyc', 'America/New_York'],
+  ['pacific time', 'America/Los_Angeles'],
 ])('%s finds %s first', (text, zone) => expect(first(text)).toBe(zone));
 
 test('a country finds its zones, also those that share another city', () => {
   expect(found('norway')).toContain('Europe/Oslo');
-  expect(found('Portugal')).toEqual(['Europe/Lisbon', 'Atlantic/Azores', 'Atlantic/Madeira']);
+  expect(first('Portugal')).toBe('Europe/Lisbon');
+  expect(found('Portugal').slice(1).sort()).toEqual(['Atlantic/Azores', 'Atlantic/Madeira']);
 });
 
 test('abbreviations find the zones that use them', () => {
@@ -43,6 +56,8 @@ test('abbreviations find the zones that use them', () => {
   expect(found('AST')).toContain('America/Halifax');
   expect(found('wet')).toContain('Europe/Lisbon');
   expect(found('cest')).toContain('Europe/Warsaw');
+  for (const text of ['cet', 'central european time'])
+    expect(abbreviationsOf(first(text)!, WINTER)).toContain('CET');
 });
 
 test('an offset finds the zones that have it at that time of the year', () => {
@@ -56,7 +71,19 @@ test('an offset finds the zones that have it at that time of the year', () => {
   expect(offsetName('Europe/Lisbon', WINTER)).toBe('UTC');
 });
 
+test('a name of one’s own finds its zone, and a large city says by what it was found', () => {
+  const own = [{ name: 'Fennick', zone: 'Europe/Lisbon' }];
+  expect(searchZones('fennick', WINTER, own)[0]).toMatchObject({ zone: 'Europe/Lisbon', foundBy: 'Fennick' });
+  expect(searchZones('munich', WINTER)[0]?.foundBy).toBe('Munich');
+});
+
+test('stations in the ice and bare offsets do not push in', () => {
+  for (const text of ['new zealand', 'united states', 'norway'])
+    expect(found(text)[0]).not.toMatch(/^(Antarctica|Etc)/);
+  expect(found('+5', SUMMER)[0]).not.toMatch(/^(Antarctica|Etc)/);
+});
+
 test('nonsense finds nothing, and nothing said is all', () => {
-  expect(found('xyzzy')).toEqual([]);
+  for (const text of ['xyzzy', '1', '%']) expect(found(text)).toEqual([]);
   expect(searchZones('  ', WINTER)).toBe(zoneEntries());
 });

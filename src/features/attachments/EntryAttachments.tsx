@@ -2,9 +2,8 @@ import { useMemo } from 'react';
 import { eventAt, masterOf, type Target } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
-import { useCommands } from '@/features/workspace';
+import { failureText, useCommands } from '@/features/workspace';
 import { useOpenStore, useSnapshot } from '@/store';
-import { words } from '@/ui/words';
 import { AttachmentList } from './AttachmentList';
 import type { PickedFiles } from './pickedFiles';
 
@@ -25,7 +24,7 @@ export function EntryAttachments({ target, event }: { target: Target; event: Cal
     return {
       async add({ attachments: more, files }: PickedFiles): Promise<void> {
         const failure = await store.files.write(files);
-        if (failure) return commands.refuse(words.failures[failure]);
+        if (failure) return commands.refuse(failureText(failure));
         const isKept = await change((now) => [...(now.attachments ?? []), ...more]);
         if (!isKept) await store.files.remove(files.keys());
       },

@@ -24,7 +24,7 @@ export function Desk({ beside, wide, onOpen }: DeskProps) {
   const editing = useWorkspace((state) => state.editing);
   const fold = useFolding();
   const close = () => {
-    workspace.edit(null);
+    workspace.putAside();
     workspace.clearSelection();
     if (beside) fold('desk', true);
     else workspace.setDesk(false);

@@ -152,12 +152,17 @@ function When({ event, zone }: { event: CalendarEvent; zone: string }) {
           {` · ${lengthText(instantOf(event.end, zone) - instantOf(event.start, zone))}`}
         </AppText>
       )}
-      {own ? (
+      {own || ownEnd ? (
         <AppText size="small" tone="quiet" figures>
-          {words.entry.inZone(timeText(instantToWall(own, instantOf(event.start, zone))), cityOf(own))}
-          {ownEnd === own || !ownEnd
-            ? ''
-            : `, ${words.entry.inZone(timeText(instantToWall(ownEnd, instantOf(event.end, zone))), cityOf(ownEnd))}`}
+          {[
+            own &&
+              words.entry.inZone(timeText(instantToWall(own, instantOf(event.start, zone))), cityOf(own)),
+            ownEnd && ownEnd !== own
+              ? words.entry.until(timeText(instantToWall(ownEnd, instantOf(event.end, zone))), cityOf(ownEnd))
+              : '',
+          ]
+            .filter(Boolean)
+            .join(', ')}
         </AppText>
       ) : null}
       {event.start.kind === 'floating' ? (

@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { inCalendar } from '@/core/change/calendarDefaults';
 import type { EventFields } from '@/core/change/eventFields';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
@@ -9,11 +11,18 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { SelectField, TextField } from '@/ui/primitives/Field';
 import { space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { ClockNotes } from './ClockNotes';
 
-/** A new entry for the time that was pressed: its title and calendar, saved with Enter. */
+/**
+ * A new entry for the time that was pressed: its title and calendar, saved with Enter. Escape lets it be; what was written
+ * is put aside and not lost.
+ */
 export function QuickDraft({ fields }: { fields: EventFields }) {
-  const { homeZone } = useSettings();
+  const settings = useSettings();
+  const { homeZone } = settings;
+  const [problem, setProblem] = useState('');
   const calendars = useWritableCalendars();
   const { create } = useCommands();
   const start = wallOf(fields.start);
@@ -21,11 +30,20 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
   const firstDay = Math.floor(start / DAY);
   const lastDay = Math.ceil(end / DAY) - 1;
   const save = () => {
-    workspace.edit(null);
-    if (!create(fields)) workspace.edit({ fields, panel: 'quick' });
+    if (fields.title.trim() === '') setProblem(words.line.missingTitle);
+    else if (create({ ...fields, title: fields.title.trim() })) workspace.finishEditing();
   };
   return (
-    <View style={styles.panel}>
+    <View
+      style={styles.panel}
+      {...webProps({
+        onKeyDownCapture: (event) => {
+          if (event.key !== 'Escape') return;
+          event.stopPropagation();
+          workspace.putAside();
+        },
+      })}
+    >
       <TitleText>{words.plan.newDraft}</TitleText>
       <View>
         <AppText>
@@ -37,10 +55,15 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
           </AppText>
         )}
       </View>
+      <ClockNotes start={fields.start} end={fields.end} />
       <TextField
         label={words.editor.title}
         value={fields.title}
-        onChangeText={(title) => workspace.editFields({ title })}
+        onChangeText={(title) => {
+          setProblem('');
+          workspace.editFields({ title });
+        }}
+        error={problem || undefined}
         onSubmit={save}
         autoFocus
         large
@@ -50,12 +73,12 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
         label={words.editor.calendar}
         value={fields.calendarId}
         options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(calendarId) => workspace.editFields({ calendarId })}
+        onChange={(calendarId) => workspace.editFields(inCalendar(fields, calendarId, calendars, settings))}
       />
       <View style={styles.actions}>
         <Button kind="primary" label={words.actions.save} onPress={save} />
-        <Button label={words.actions.allFields} onPress={() => workspace.edit({ fields, panel: 'full' })} />
-        <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.edit(null)} />
+        <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
+        <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
       </View>
     </View>
   );

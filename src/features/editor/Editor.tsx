@@ -1,62 +1,61 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Suspense, useEffect, useRef, useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import type { Attachment } from '@/core/model/attachment';
-import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
-import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { inCalendar } from '@/core/change/calendarDefaults';
+import { seriesAsEdited } from '@/core/change/entryChanges';
+import { isRefusal } from '@/core/change/shift';
+import { masterOf } from '@/core/change/target';
+import type { Recurrence } from '@/core/model/entry';
+import type { PickedFiles } from '@/features/exchange';
+import { failureText, useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useOpenStore, useSettings, useWritableCalendars } from '@/store';
+import { useBackCloses } from '@/ui/backCloses';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { SelectField, TextField } from '@/ui/primitives/Field';
 import { PanelHead } from '@/ui/primitives/PanelHead';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
-import { useBackCloses } from '@/ui/backCloses';
 import { useFocusBack } from '@/ui/useFocusBack';
 import { isOwnKey, webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { EventForm, fieldsOfForm, formOfFields, timesOf } from './formModel';
-import { editorExtras } from './lazyExtras';
+import { EditorFields } from './EditorFields';
+import { EventForm, fieldsOfForm, formOfFields, sameForm, timesOf, typedForm } from './formModel';
 import { RepeatEditor } from './repeat/RepeatEditor';
-import { RepeatRow } from './repeat/RepeatRow';
-import { WhenFields } from './WhenFields';
 
-const NONE: Attachment[] = [];
-const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
-
-/** All fields of an entry. The view goes on showing it, as it would be, while it is edited. */
+/**
+ * All fields of an entry. The view goes on showing it, as it would be, while it is edited. What stands in the fields is
+ * kept until it is saved or thrown away: another place, a reload or a fault of the editor lose nothing of it.
+ */
 export function Editor() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
-  const { homeZone } = useSettings();
+  const settings = useSettings();
   const calendars = useWritableCalendars();
   const commands = useCommands();
+  const { store } = useOpenStore();
   const editing = useWorkspace((state) => state.editing);
-  const [before] = useState(() => editing!.fields);
-  const [target] = useState(() => editing!.target);
+  const [{ before, target, typed }] = useState(() => editing!);
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
   const [repeating, setRepeating] = useState(false);
   const [refused, setRefused] = useState(0);
   const focused = useRef(0);
-  const { control, handleSubmit, setValue, formState } = useForm<EventForm>({
-    defaultValues: formOfFields(before, homeZone),
+  const blank = useMemo(() => formOfFields(before, settings.homeZone), [before, settings.homeZone]);
+  const { control, handleSubmit, setValue, getValues, formState } = useForm<EventForm>({
+    defaultValues: typedForm(typed) ?? blank,
     resolver: zodResolver(EventForm),
   });
   const form = useWatch({ control }) as EventForm;
   const { errors } = formState;
-  const [colour, setColour] = useState(before.colour);
-  const [attachments, setAttachments] = useState(before.attachments ?? NONE);
   const [pending, setPending] = useState<ReadonlyMap<string, string>>(new Map());
-  const { store } = useOpenStore();
-  const isDirty =
-    formState.isDirty || colour !== before.colour || attachments !== (before.attachments ?? NONE);
+  const isWritten = target === undefined && form.title.trim() !== '';
+  const changed = isWritten || !sameForm(form, blank);
 
   useEffect(() => {
-    if (EventForm.safeParse(form).success) workspace.editFields(fieldsOfForm(form, before));
-  }, [form, before]);
+    const fields = EventForm.safeParse(form).success ? fieldsOfForm(form, before) : undefined;
+    workspace.goOn({ typed: form, changed, ...(fields ? { fields } : {}) });
+  }, [form, before, changed]);
 
   useEffect(() => {
     const opener = document.activeElement;
@@ -77,10 +76,9 @@ export function Editor() {
 
   useFocusBack(repeating, () => document.querySelector<HTMLElement>('[data-testid="repeat"]'));
 
-  const close = () => workspace.edit(null);
   const leave = () => {
-    if (isDirty && !asking) setAsking(true);
-    else close();
+    if (changed && !asking) setAsking(true);
+    else workspace.finishEditing();
   };
   useBackCloses(() => {
     if (repeating) setRepeating(false);
@@ -89,51 +87,54 @@ export function Editor() {
   });
   const save = handleSubmit(
     async (valid) => {
-      const fields = {
-        ...fieldsOfForm(valid, before),
-        colour,
-        attachments: attachments.length > 0 ? attachments : undefined,
-      };
-      const added = new Map([...pending].filter(([id]) => attachments.some((known) => known.id === id)));
+      const fields = fieldsOfForm(valid, before);
+      if (!fields) return;
+      const added = new Map(
+        [...pending].filter(([id]) => valid.attachments.some((attachment) => attachment.id === id)),
+      );
       const failure = await store.files.write(added);
-      if (failure) commands.refuse(words.failures[failure]);
-      else if (target ? await commands.change(target, fields) : commands.create(fields)) close();
+      if (failure) commands.refuse(failureText(failure));
+      else if (target ? await commands.change(target, fields) : commands.create(fields))
+        workspace.finishEditing();
     },
     () => setRefused((times) => times + 1),
   );
+  const attach = (picked: PickedFiles) => {
+    setPending(new Map([...pending, ...picked.files]));
+    setValue('attachments', [...getValues('attachments'), ...picked.attachments]);
+    // They are found again after a reload; what no entry names is swept away later.
+    void store.files.write(picked.files);
+  };
+  const chooseCalendar = (calendarId: string) => {
+    setValue('calendarId', calendarId);
+    const now = timesOf(form);
+    if (!now || target !== undefined) return;
+    const { end } = inCalendar({ ...now, calendarId: form.calendarId }, calendarId, calendars, settings);
+    if (!end) return;
+    const { endDate, endTime } = formOfFields({ ...before, ...now, end }, settings.homeZone);
+    setValue('endDate', endDate);
+    setValue('endTime', endTime);
+  };
 
-  const wide = width >= WIDE;
-  const leads = [...new Set([...LEADS, ...(form.reminder === '' ? [] : [Number(form.reminder)])])].sort(
-    (a, b) => a - b,
-  );
-  const text = (name: 'location' | 'url' | 'categories' | 'notes', label: string, more: object = {}) => (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <TextField
-          label={label}
-          value={field.value}
-          onChangeText={field.onChange}
-          onBlur={field.onBlur}
-          error={fieldState.error?.message}
-          {...more}
-        />
-      )}
-    />
-  );
-
-  if (repeating) {
-    const { start, end } = timesOf(form);
+  const times = timesOf(form);
+  if (repeating && times) {
+    const { state } = store.getSnapshot();
+    const isSeries = target !== undefined && masterOf(state, target)?.recurrence !== undefined;
+    const seriesOf = (recurrence: Recurrence) => {
+      const fields = fieldsOfForm({ ...form, recurrence }, before);
+      const series = fields && seriesAsEdited(state, target!, fields, commands.context());
+      return series === undefined || isRefusal(series) ? undefined : series;
+    };
     return (
       <RepeatEditor
         title={form.title}
         calendar={calendars.find(({ id }) => id === form.calendarId)}
-        start={start}
-        end={end}
+        start={times.start}
+        end={times.end}
         value={form.recurrence}
+        seriesOf={isSeries ? seriesOf : undefined}
         onDone={(recurrence) => {
-          setValue('recurrence', recurrence, { shouldDirty: true, shouldValidate: formState.isSubmitted });
+          setValue('recurrence', recurrence, { shouldValidate: formState.isSubmitted });
           setRepeating(false);
         }}
         onCancel={() => setRepeating(false)}
@@ -141,11 +142,12 @@ export function Editor() {
     );
   }
 
+  const title = target ? words.editor.editTitle : words.editor.newTitle;
   return (
     <View
       ref={box}
       role="dialog"
-      aria-label={target ? words.editor.editTitle : words.editor.newTitle}
+      aria-label={title}
       testID="editor"
       {...webProps({
         onKeyDownCapture: (event) => {
@@ -157,138 +159,48 @@ export function Editor() {
           } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void save();
         },
       })}
-      style={[wide ? styles.side : styles.full, { backgroundColor: colours.card, borderColor: colours.line }]}
+      style={[
+        width >= WIDE ? styles.side : styles.full,
+        { backgroundColor: colours.card, borderColor: colours.line },
+      ]}
     >
       <PanelHead
-        title={target ? words.editor.editTitle : words.editor.newTitle}
+        title={title}
         onClose={leave}
         action={{ label: words.actions.save, onPress: () => void save() }}
       />
-      {asking ? (
-        <View role="alert" style={[styles.asking, { backgroundColor: colours.accentTint }]}>
-          <AppText style={styles.grow}>
-            {words.editor.discard} {words.editor.discardText}
-          </AppText>
-          <Button label={words.editor.discardYes} onPress={close} />
-          <Button label={words.editor.discardNo} onPress={() => setAsking(false)} />
-        </View>
-      ) : null}
+      {asking ? <LeaveQuestion onStay={() => setAsking(false)} /> : null}
       <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
-        <Controller
+        <EditorFields
           control={control}
-          name="title"
-          render={({ field, fieldState }) => (
-            <TextField
-              label={words.editor.title}
-              value={field.value}
-              onChangeText={field.onChange}
-              error={fieldState.error?.message}
-              large
-              onSubmit={() => void save()}
-              testID="editor-title"
-            />
-          )}
+          setValue={setValue}
+          form={form}
+          isNew={target === undefined}
+          repeatError={errors.recurrence?.message}
+          onRepeat={() => setRepeating(true)}
+          onCalendar={chooseCalendar}
+          onSubmit={() => void save()}
+          pending={pending}
+          onAttach={attach}
         />
-        <Controller
-          control={control}
-          name="calendarId"
-          render={({ field, fieldState }) => (
-            <SelectField
-              label={words.editor.calendar}
-              value={field.value}
-              options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
-              onChange={field.onChange}
-              error={fieldState.error?.message}
-              testID="editor-calendar"
-            />
-          )}
-        />
-        <WhenFields control={control} setValue={setValue} isNew={target === undefined} />
-        {before.recurrence || target === undefined || !isChangedOccurrence(target.entryId) ? (
-          <RepeatRow form={form} error={errors.recurrence?.message} onPress={() => setRepeating(true)} />
-        ) : null}
-        <Controller
-          control={control}
-          name="reminder"
-          render={({ field }) => (
-            <SelectField
-              label={words.reminder.label}
-              value={field.value}
-              options={[
-                { value: '', label: words.reminder.none },
-                ...leads.map((minutes) => ({
-                  value: String(minutes),
-                  label:
-                    minutes === 0
-                      ? words.reminder.atStart
-                      : words.reminder.before(words.reminder.minutes(minutes)),
-                })),
-              ]}
-              onChange={field.onChange}
-              testID="editor-reminder"
-            />
-          )}
-        />
-        {text('location', words.editor.place)}
-        <Controller
-          control={control}
-          name="availability"
-          render={({ field }) => (
-            <ChoiceRow
-              label={words.editor.availability}
-              choices={AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name="classification"
-          render={({ field }) => (
-            <ChoiceRow
-              label={words.editor.visibility}
-              choices={CLASSIFICATIONS.map((value) => ({ value, label: words.entry.classification[value] }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name="status"
-          render={({ field }) => (
-            <ChoiceRow
-              label={words.editor.status}
-              choices={STATUSES.map((value) => ({ value, label: words.entry.status[value] }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
-        />
-        {text('categories', words.editor.categories, { hint: words.editor.categoriesHint })}
-        <Suspense fallback={null}>
-          <editorExtras.Later
-            colour={colour}
-            onColour={setColour}
-            attachments={attachments}
-            pending={pending}
-            onAdd={(picked) => {
-              setPending(new Map([...pending, ...picked.files]));
-              setAttachments([...attachments, ...picked.attachments]);
-            }}
-            onRemove={(id) => setAttachments(attachments.filter((attachment) => attachment.id !== id))}
-          />
-        </Suspense>
-        {text('url', words.editor.link, { inputMode: 'url' })}
-        {text('notes', words.editor.notes, { multiline: true })}
       </ScrollView>
     </View>
   );
+}
 
-  function isChangedOccurrence(entryId: string): boolean {
-    return commands.entry(entryId)?.seriesId !== undefined;
-  }
+/** Asks what is to become of what was written. */
+function LeaveQuestion({ onStay }: { onStay: () => void }) {
+  const { colours } = useTheme();
+  return (
+    <View role="alert" style={[styles.asking, { backgroundColor: colours.accentTint }]}>
+      <AppText style={styles.grow}>
+        {words.editor.discard} {words.editor.discardText}
+      </AppText>
+      <Button label={words.editor.discardNo} onPress={onStay} />
+      <Button label={words.editor.discardKeep} onPress={() => workspace.putAside()} />
+      <Button kind="danger" label={words.editor.discardYes} onPress={() => workspace.finishEditing()} />
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({

@@ -1,17 +1,21 @@
 import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
+import type { EventTime } from '@/core/model/eventTime';
 import { parseLocal } from '@/core/time/civil';
+import { instantOf } from '@/core/time/eventTime';
 import { instantToWall, isKnownZone, wallToInstant } from '@/core/time/zones';
 import { ZoneField } from '@/features/zones';
 import { useSettings } from '@/store';
-import { timeText } from '@/ui/dates';
+import { clockNote } from '@/ui/clockNotes';
+import { lengthText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
 import { PickField } from '@/ui/primitives/Field';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
-import { endAfterStart, type EventForm, FLOATING, recurrenceAfterStart } from './formModel';
+import { endAfterStart, type EventForm, FLOATING, recurrenceAfterStart, timesOf } from './formModel';
 
 const NO_ZONE = { value: FLOATING, label: words.editor.floating };
 
@@ -38,10 +42,24 @@ export function WhenFields({
     setValue('endTime', end.endTime, { shouldDirty: true });
     if (isNew) setValue('recurrence', recurrenceAfterStart(form, { ...form, ...start }));
   };
+  const times = timesOf(form);
+  const length =
+    times && !form.allDay ? instantOf(times.end, homeZone) - instantOf(times.start, homeZone) : undefined;
+  const takeInstead = (edge: 'start' | 'end') => (time: EventTime) => {
+    if (time.kind !== 'zoned') return;
+    const [date, clock] = [time.local.slice(0, 10), time.local.slice(11, 16)];
+    if (edge === 'start') {
+      setStart({ startDate: date, startTime: clock });
+      if (time.zone !== form.zone) setValue('zone', time.zone);
+    } else {
+      setValue('endDate', date);
+      setValue('endTime', clock);
+      if (time.zone !== form.zone) setValue('endZone', time.zone);
+    }
+  };
   const local = (date: string, time: string, zone: string) => {
     const wall = parseLocal(`${date}T${time}`);
-    if (zone === homeZone || zone === FLOATING || !isKnownZone(zone) || !Number.isFinite(wall))
-      return undefined;
+    if (zone === homeZone || zone === FLOATING || !isKnownZone(zone) || !times) return undefined;
     return timeText(instantToWall(homeZone, wallToInstant(zone, wall)));
   };
   const startLocal = form.allDay ? undefined : local(form.startDate, form.startTime, form.zone);
@@ -118,6 +136,17 @@ export function WhenFields({
           />
         )}
       </View>
+      {length !== undefined && length >= 0 ? (
+        <AppText size="small" tone="quiet" testID="editor-length">
+          {words.editor.lasts(lengthText(length))}
+        </AppText>
+      ) : null}
+      {times ? (
+        <>
+          <ClockNoteRow time={times.start} onTake={takeInstead('start')} />
+          <ClockNoteRow time={times.end} onTake={takeInstead('end')} />
+        </>
+      ) : null}
       {form.allDay ? null : (
         <View style={styles.pair}>
           <Controller
@@ -164,7 +193,23 @@ export function WhenFields({
   );
 }
 
+/** What a clock change makes of a time, with what can be taken instead. */
+function ClockNoteRow({ time, onTake }: { time: EventTime; onTake: (time: EventTime) => void }) {
+  const note = clockNote(time);
+  if (!note) return null;
+  const { instead } = note;
+  return (
+    <View role="status" style={styles.note}>
+      <AppText size="small" tone="accent" style={styles.half}>
+        {note.text}
+      </AppText>
+      {instead ? <Button label={instead.label} onPress={() => onTake(instead.time)} /> : null}
+    </View>
+  );
+}
+
 const styles = StyleSheet.create({
+  note: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   fields: { gap: space(3) },
   pair: { flexDirection: 'row', gap: space(2) },
   half: { flex: 1, minWidth: 0 },

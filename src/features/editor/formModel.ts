@@ -1,6 +1,17 @@
 import { z } from 'zod';
 import type { EventFields } from '@/core/change/eventFields';
-import { AVAILABILITIES, CLASSIFICATIONS, Recurrence, STATUSES } from '@/core/model/entry';
+import { sameValue } from '@/core/change/seriesLike';
+import { settleTimes } from '@/core/change/settleTimes';
+import { Attachment } from '@/core/model/attachment';
+import { Colour } from '@/core/model/colour';
+import {
+  AVAILABILITIES,
+  CLASSIFICATIONS,
+  LONGEST_TITLE,
+  Recurrence,
+  Reminder,
+  STATUSES,
+} from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import {
   choiceOfRule,
@@ -12,7 +23,8 @@ import {
 import { formatRule } from '@/core/recurrence/rule';
 import { problemsOfRule } from '@/core/recurrence/ruleProblems';
 import { readRules } from '@/core/recurrence/series';
-import { DAY, dateString, isRealDate, parseDate, parseLocal } from '@/core/time/civil';
+import { LAST_WALL } from '@/core/recurrence/expandRule';
+import { DAY, dateString, isRealDate, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { isKnownZone } from '@/core/time/zones';
 import { words } from '@/ui/words';
@@ -28,7 +40,7 @@ const zone = z.string().refine((name) => name === FLOATING || isKnownZone(name),
 /** The editor's form: every field of an event as a person writes it. */
 export const EventForm = z
   .object({
-    title: z.string().max(1000, problems.title),
+    title: z.string().max(LONGEST_TITLE, problems.title),
     calendarId: z.string().min(1, problems.calendar),
     allDay: z.boolean(),
     startDate: date,
@@ -44,31 +56,77 @@ export const EventForm = z
     url: z.string().refine((text) => text === '' || /^https?:\/\/\S+$/.test(text), problems.link),
     categories: z.string(),
     notes: z.string(),
-    /** Minutes before the start, or empty for none. */
-    reminder: z.string(),
+    reminders: z.array(Reminder),
     recurrence: Recurrence.optional(),
+    colour: Colour.optional(),
+    attachments: z.array(Attachment),
   })
   .superRefine((form, check) => {
     const times = timesOf(form);
+    // What can't be read yet is said at its own field.
+    if (!times) return;
     const start = instantOf(times.start, 'UTC');
     const end = instantOf(times.end, 'UTC');
-    if (Number.isFinite(start) && (end < start || (form.allDay && end <= start)))
+    if (end < start || (form.allDay && end <= start))
       check.addIssue({
         code: 'custom',
         path: [form.endDate < form.startDate || form.allDay ? 'endDate' : 'endTime'],
         message: problems.endBeforeStart,
       });
     for (const rule of readRules(form.recurrence?.rules ?? []).rules)
-      if (
-        Number.isFinite(wallOf(times.start)) &&
-        problemsOfRule(rule, wallOf(times.start)).includes('until-before-start')
-      )
+      if (problemsOfRule(rule, wallOf(times.start)).includes('until-before-start'))
         check.addIssue({ code: 'custom', path: ['recurrence'], message: problems.until });
   });
 export type EventForm = z.infer<typeof EventForm>;
 
-/** The start and end that a form says. The end of whole days is written as their last day, and kept as the day after. */
-export function timesOf(form: EventForm): { start: EventTime; end: EventTime } {
+/** A form as it may stand while it is typed: every field holds whatever a person got to. */
+export const TypedForm = z.object({
+  title: z.string(),
+  calendarId: z.string(),
+  allDay: z.boolean(),
+  startDate: z.string(),
+  startTime: z.string(),
+  endDate: z.string(),
+  endTime: z.string(),
+  zone: z.string(),
+  endZone: z.string(),
+  availability: z.enum(AVAILABILITIES),
+  classification: z.enum(CLASSIFICATIONS),
+  status: z.enum(STATUSES),
+  location: z.string(),
+  url: z.string(),
+  categories: z.string(),
+  notes: z.string(),
+  reminders: z.array(Reminder),
+  recurrence: Recurrence.optional(),
+  colour: Colour.optional(),
+  attachments: z.array(Attachment),
+});
+
+/** A form as it was left while it was typed; undefined if it is none. */
+export const typedForm = (typed: unknown): EventForm | undefined => TypedForm.safeParse(typed).data;
+
+/** Whether two forms hold the same. */
+export const sameForm = (a: EventForm, b: EventForm): boolean =>
+  (Object.keys(TypedForm.shape) as (keyof EventForm)[]).every((name) => sameValue(a[name], b[name]));
+
+const isDate = (text: string): boolean => date.safeParse(text).success;
+const isZone = (name: string): boolean => zone.safeParse(name).success;
+
+/** Whether the times that a form holds can be read, all of them. */
+const isTimed = (form: EventForm): boolean =>
+  isDate(form.startDate) &&
+  isDate(form.endDate) &&
+  (form.allDay ||
+    ([form.startTime, form.endTime].every((text) => time.safeParse(text).success) &&
+      [form.zone, form.endZone].every(isZone)));
+
+/**
+ * The start and end that a form says, or undefined as long as one of its fields is half-typed or empty. The end of whole
+ * days is written as their last day, and kept as the day after.
+ */
+export function timesOf(form: EventForm): { start: EventTime; end: EventTime } | undefined {
+  if (!isTimed(form)) return undefined;
   if (form.allDay)
     return {
       start: { kind: 'date', date: form.startDate },
@@ -111,16 +169,25 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     url: fields.url,
     categories: fields.categories.join(', '),
     notes: fields.notes,
-    reminder: fields.reminders[0] ? String(fields.reminders[0].minutesBefore) : '',
+    reminders: [...fields.reminders],
     recurrence: fields.recurrence,
+    colour: fields.colour,
+    attachments: [...(fields.attachments ?? [])],
   };
 }
 
-/** The fields that a form says. What the form does not show stays as it was before. */
-export function fieldsOfForm(form: EventForm, before: EventFields): EventFields {
+/**
+ * The fields that a form says; undefined as long as its times can't be read. What the form does not show stays as it was
+ * before.
+ */
+export function fieldsOfForm(form: EventForm, before: EventFields): EventFields | undefined {
+  const times = timesOf(form);
+  if (!times) return undefined;
+  const becomesDays = form.allDay && before.start.kind !== 'date';
+  const minutes = Math.round((wallOf(before.end) - wallOf(before.start)) / MINUTE);
   return {
     ...before,
-    ...timesOf(form),
+    ...settleTimes(times, form.zone === FLOATING ? 'UTC' : form.zone),
     title: form.title.trim(),
     calendarId: form.calendarId,
     availability: form.availability,
@@ -128,21 +195,30 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     status: form.status,
     location: form.location.trim(),
     url: form.url.trim(),
-    categories: [
-      ...new Set(
-        form.categories
-          .split(',')
-          .map((text) => text.trim())
-          .filter(Boolean),
-      ),
-    ],
+    categories: categoriesOf(form.categories, before.categories),
     notes: form.notes,
-    reminders:
-      form.reminder === ''
-        ? []
-        : [{ ...before.reminders[0], minutesBefore: Number(form.reminder) }, ...before.reminders.slice(1)],
+    reminders: form.reminders,
     recurrence: form.recurrence,
+    colour: form.colour,
+    attachments: form.attachments.length > 0 ? form.attachments : undefined,
+    timedMinutes: becomesDays && minutes > 0 ? minutes : form.allDay ? before.timedMinutes : undefined,
   };
+}
+
+/** Names with commas between them; a name that has one itself, and was there before, stays one. */
+export function categoriesOf(text: string, before: readonly string[]): string[] {
+  const names: string[] = [];
+  let rest = text.trim();
+  const withCommas = before.filter((name) => name.includes(','));
+  while (rest !== '') {
+    const known = withCommas.find(
+      (name) => rest === name || rest.startsWith(`${name},`) || rest.startsWith(`${name} ,`),
+    );
+    const name = known ?? rest.split(',', 1)[0]!;
+    names.push(name.trim());
+    rest = rest.slice(name.length).replace(/^\s*,?\s*/, '');
+  }
+  return [...new Set(names.filter(Boolean))];
 }
 
 /** The end that keeps the length when the start of a form moves. */
@@ -151,9 +227,11 @@ export function endAfterStart(
   start: { startDate: string; startTime: string },
 ): { endDate: string; endTime: string } {
   const wall = (day: string, clock: string) => parseLocal(`${day}T${form.allDay ? '00:00' : clock}`);
+  const stays = { endDate: form.endDate, endTime: form.endTime };
+  if (!isTimed(form) || !isTimed({ ...form, ...start })) return stays;
   const length = wall(form.endDate, form.endTime) - wall(form.startDate, form.startTime);
   const end = wall(start.startDate, start.startTime) + length;
-  if (!Number.isFinite(end) || length < 0) return { endDate: form.endDate, endTime: form.endTime };
+  if (length < 0 || end >= LAST_WALL) return stays;
   return { endDate: dateString(Math.floor(end / DAY)), endTime: form.allDay ? form.endTime : clockOf(end) };
 }
 
@@ -163,8 +241,11 @@ export function endAfterStart(
  */
 export function recurrenceAfterStart(before: EventForm, after: EventForm): Recurrence | undefined {
   const { recurrence } = before;
-  const [from, to] = [before, after].map((form) => wallOf(timesOf(form).start)) as [number, number];
-  if (!recurrence || !Number.isFinite(from) || !Number.isFinite(to)) return recurrence;
+  const [from, to] = [before, after].map((form) => {
+    const times = timesOf(form);
+    return times && wallOf(times.start);
+  });
+  if (!recurrence || from === undefined || to === undefined) return recurrence;
   const [text] = recurrence.rules;
   const rule = recurrence.rules.length === 1 ? readRule(text!) : undefined;
   const chosen = rule && choiceOfRule(rule, { wall: from, allDay: before.allDay });

@@ -5,7 +5,7 @@ import { proposeColour, proposeMark } from '@/core/change/calendarChanges';
 import { type ImportPart, importParts, keptOfCalendar } from '@/core/change/importEntries';
 import { spanOf } from '@/core/interchange/icalendar/calendarFile';
 import { DAY } from '@/core/time/civil';
-import { useCommands } from '@/features/workspace';
+import { failureText, useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore, useWritableCalendars } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
@@ -85,7 +85,7 @@ export function ImportPreview({
       setTimeout(
         () =>
           void save().catch(() => {
-            refuse(words.failures['storage-failed']);
+            refuse(failureText('storage-failed'));
             close();
           }),
       ),

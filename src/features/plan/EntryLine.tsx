@@ -9,7 +9,7 @@ import type { Settings } from '@/core/model/settings';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { allZones, cityOf } from '@/core/time/zones';
-import { useCommands, workspace } from '@/features/workspace';
+import { useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useNowWall, useSettings } from '@/store';
 import { lengthText, shortDayText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
@@ -61,7 +61,8 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
   const zones = useMemo(() => namedZones(settings), [settings]);
   const nowWall = useNowWall(zone);
   const { create } = useCommands();
-  const [text, setText] = useState('');
+  const text = useWorkspace((state) => state.line);
+  const setText = workspace.writeLine;
   const [problem, setProblem] = useState('');
   const [parse, setParse] = useState<{ it: Parse } | null>(null);
   const input = useRef<TextInput>(null);
@@ -120,7 +121,7 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
   };
   const openFull = () => {
     if (!fields) return;
-    workspace.edit({ fields, panel: 'full' });
+    workspace.edit({ fields, before: fields, panel: 'full', changed: true });
     clear();
   };
 

@@ -7,7 +7,7 @@ import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
 import { Desk } from '@/features/desk';
-import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import { DraftBar, useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
 import {
   type DaysOptions,
@@ -21,8 +21,10 @@ import {
   useSnapshot,
 } from '@/store';
 import { later } from '@/ui/later';
+import { PartBoundary } from '@/ui/PartBoundary';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
 import { CalendarChips } from './CalendarChips';
 import { EntryLine, type EntryLineHandle } from './EntryLine';
 import { FilterLine } from './filter/FilterLine';
@@ -106,9 +108,10 @@ function Plan() {
       today: actions.today,
       todayNumber: actions.todayNumber,
       open: actions.open,
+      moveByKey: actions.moveByKey,
       focusLine: () => line.current?.focus(),
     }),
-    [actions.step, actions.today, actions.todayNumber, actions.open],
+    [actions.step, actions.today, actions.todayNumber, actions.open, actions.moveByKey],
   );
   usePlanKeys(commands, keyActions);
   useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
@@ -173,20 +176,22 @@ function Plan() {
           leftOut={asksItself ? leftOut : answer?.filteredOut}
         />
         <View ref={view} testID="plan-view" style={styles.view}>
-          <PlanView
-            address={address}
-            days={days}
-            range={range}
-            answer={answer}
-            options={options}
-            calendars={calendars}
-            draftCalendar={target}
-            draft={draft}
-            selectedKeys={selected}
-            actions={actions.gridActions}
-            onOpenDay={actions.openDay}
-            onSelectDay={actions.selectDay}
-          />
+          <PartBoundary name={words.plan.view[address.view]} showing={`${address.view} ${address.day}`}>
+            <PlanView
+              address={address}
+              days={days}
+              range={range}
+              answer={answer}
+              options={options}
+              calendars={calendars}
+              draftCalendar={target}
+              draft={draft}
+              selectedKeys={selected}
+              actions={actions.gridActions}
+              onOpenDay={actions.openDay}
+              onSelectDay={actions.selectDay}
+            />
+          </PartBoundary>
           <ViewState
             isLoading={isLoading}
             failed={failed}
@@ -196,29 +201,55 @@ function Plan() {
             onClearFilter={() => to({ filter: NO_FILTER })}
           />
         </View>
-        <EntryLine
-          ref={line}
-          selectedDay={address.day}
-          zone={zone}
-          calendars={calendars}
-          target={target}
-          onDraft={setLineDraft}
-        />
+        <DraftBar />
+        <PartBoundary name={words.line.label}>
+          <EntryLine
+            ref={line}
+            selectedDay={address.day}
+            zone={zone}
+            calendars={calendars}
+            target={target}
+            onDraft={setLineDraft}
+          />
+        </PartBoundary>
       </View>
       {showsEditor ? (
-        <Suspense fallback={null}>
-          <editor.Later key={editing.target?.entryId ?? 'new'} />
-        </Suspense>
+        <PartBoundary
+          key={editing.id}
+          name={words.editor.editTitle}
+          leave={{ label: words.editor.discardKeep, onPress: () => workspace.putAside() }}
+        >
+          <Suspense fallback={null}>
+            <editor.Later key={editing.id} />
+          </Suspense>
+        </PartBoundary>
       ) : seriesShown !== null ? (
-        <Suspense fallback={null}>
-          <seriesPage.Later key={seriesShown} seriesId={seriesShown} />
-        </Suspense>
+        <PartBoundary
+          key={seriesShown}
+          name={words.series.title}
+          leave={{ label: words.actions.close, onPress: () => workspace.showSeries(null) }}
+        >
+          <Suspense fallback={null}>
+            <seriesPage.Later key={seriesShown} seriesId={seriesShown} />
+          </Suspense>
+        </PartBoundary>
       ) : searching ? (
-        <Suspense fallback={null}>
-          <search.Later beside={width >= DESK_BESIDE} wide={wide} />
-        </Suspense>
+        <PartBoundary
+          name={words.search.label}
+          leave={{ label: words.actions.close, onPress: () => workspace.search(false) }}
+        >
+          <Suspense fallback={null}>
+            <search.Later beside={width >= DESK_BESIDE} wide={wide} />
+          </Suspense>
+        </PartBoundary>
       ) : deskOpen ? (
-        <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={actions.open} />
+        <PartBoundary
+          name={words.desk.label}
+          showing={selected.join()}
+          leave={{ label: words.desk.clear, onPress: workspace.clearSelection }}
+        >
+          <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={actions.open} />
+        </PartBoundary>
       ) : null}
       <PlanSheets address={address} today={today} />
     </View>

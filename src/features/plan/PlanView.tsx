@@ -44,6 +44,7 @@ export function PlanView(props: ViewProps) {
       draft={props.draft}
       selectedKeys={props.selectedKeys}
       actions={props.actions}
+      onOpenDay={props.onOpenDay}
     />
   );
 }

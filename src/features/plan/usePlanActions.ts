@@ -1,9 +1,13 @@
 import { useCallback, useMemo } from 'react';
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
-import { eventAt, targetOfKey } from '@/core/change/target';
+import { recurrenceSeenAt } from '@/core/change/entryChanges';
+import { settleTimes } from '@/core/change/settleTimes';
+import { eventAt, targetKey, targetOfKey } from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import { DAY, dateString, localString, MINUTE, startOfWeek } from '@/core/time/civil';
+import { shownDays } from '@/core/layout/views';
+import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import {
   type Commands,
@@ -13,6 +17,8 @@ import {
   workspace,
 } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
+import { words } from '@/ui/words';
+import { moveOfKey } from './grid/keyMoves';
 import type { GridActions } from './grid/useGridDrag';
 import type { PlanRange } from './usePlanRange';
 
@@ -26,7 +32,7 @@ export function usePlanActions(
   const { store, clock } = useOpenStore();
   const settings = useSettings();
   const { to } = usePlanAddress();
-  const { zone, view, day } = address;
+  const { zone, view, day, gridStep } = address;
   const { weekStart } = settings;
 
   const step = useCallback(
@@ -66,12 +72,19 @@ export function usePlanActions(
   const selectDay = useCallback((selected: number) => to({ day: selected }, { quietly: true }), [to]);
   const open = useCallback(
     (key: string) => {
-      const event = eventAt(store.getSnapshot().state, targetOfKey(key), commands.context());
+      const { state } = store.getSnapshot();
+      const target = targetOfKey(key);
+      const event = eventAt(state, target, commands.context());
       if (!event) return;
-      const master =
-        event.recurrence ?? store.getSnapshot().state.entries.get(targetOfKey(key).entryId)?.recurrence;
+      const recurrence = recurrenceSeenAt(state, target, event.start);
+      const fields = { ...event, recurrence };
       workspace.select(key);
-      workspace.edit({ target: targetOfKey(key), fields: { ...event, recurrence: master }, panel: 'full' });
+      // The same entry that was put aside half-edited is gone on with.
+      const kept = useWorkspace
+        .getState()
+        .aside.findLast((editing) => editing.target && targetKey(editing.target) === key);
+      if (kept) workspace.takeUp(kept);
+      else workspace.edit({ target, fields, before: fields, panel: 'full', changed: false });
     },
     [store, commands],
   );
@@ -88,37 +101,58 @@ export function usePlanActions(
       const fields = allDay
         ? blankFields(calendar.id, whole(startWall), whole(endWall))
         : blankFields(calendar.id, zoned(startWall), zoned(endWall));
+      const settled = { ...fields, ...settleTimes(fields, zone) };
       workspace.clearSelection();
-      workspace.edit({ fields, panel: 'quick' });
+      // What was written in a draft goes along to another time.
+      const { editing } = useWorkspace.getState();
+      if (editing?.panel === 'quick' && editing.changed)
+        workspace.goOn({ fields: { ...editing.fields, start: settled.start, end: settled.end } });
+      else workspace.edit({ fields: settled, before: settled, panel: 'quick', changed: false });
       workspace.setDesk(true);
     },
     [store, target, zone],
   );
+  /** Moves an entry by a key; the view follows where it goes out of sight. */
+  const moveByKey = useCallback(
+    async (key: string, event: KeyboardEvent) => {
+      const dayOfKey = (of: string) => {
+        const at = eventAt(store.getSnapshot().state, targetOfKey(of), commands.context());
+        return at && { at, day: Math.floor(instantToWall(zone, instantOf(at.start, zone)) / DAY) };
+      };
+      const before = dayOfKey(key);
+      const move = before && moveOfKey(event, before.at.start.kind === 'date', gridStep);
+      if (!move) return;
+      if (typeof move === 'string') return commands.refuse(words.keys.refusals[move]);
+      // The focus follows what is selected.
+      if (!useWorkspace.getState().selected.includes(key)) workspace.select(key);
+      const landed = await commands.move(key, move);
+      const after = landed === undefined ? undefined : dayOfKey(landed);
+      if (after && !shownDays(address, settings).includes(after.day)) to({ day: after.day });
+    },
+    [store, commands, zone, gridStep, address, settings, to],
+  );
   const gridActions = useMemo(
     (): GridActions => ({
       press: (key, { add }) => {
+        if (useWorkspace.getState().editing?.panel === 'quick') workspace.putAside();
         if (add) workspace.collect(key);
         else workspace.select(key);
-        if (useWorkspace.getState().editing?.panel === 'quick') workspace.edit(null);
+      },
+      walkTo: (key) => {
+        if (!useWorkspace.getState().collecting) workspace.select(key);
       },
       pressEmpty: (startWall, allDay, calendarId) => {
-        const busy = useWorkspace.getState();
-        if (busy.editing?.panel === 'full') return;
-        if (busy.selected.length > 0 || busy.editing) {
-          workspace.clearSelection();
-          workspace.edit(null);
-          return;
-        }
+        if (useWorkspace.getState().editing?.panel === 'full') return;
         const calendar = store.getSnapshot().state.calendars.get(calendarId ?? target?.id ?? '');
         const minutes = lengthOfNew(isReadOnly(calendar) ? target : calendar, settings);
         const end = allDay ? startWall + DAY : startWall + minutes * MINUTE;
         startDraft(startWall, end, allDay, calendarId);
       },
       draft: startDraft,
-      move: (key, move) => commands.move(targetOfKey(key), move),
+      move: async (key, move) => (await commands.move(key, move)) !== undefined,
       copy: (key, move) => void commands.copy(targetOfKey(key), move),
     }),
     [store, commands, startDraft, target, settings],
   );
-  return { step, today, todayNumber, toWeek, toDays, openDay, selectDay, open, gridActions };
+  return { step, today, todayNumber, toWeek, toDays, openDay, selectDay, open, moveByKey, gridActions };
 }

@@ -1,9 +1,8 @@
 import { useEffect, useRef } from 'react';
-import { targetOfKey } from '@/core/change/target';
 import { VIEWS } from '@/core/model/look';
-import { DAY, MINUTE } from '@/core/time/civil';
 import { type Commands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { usePresets } from '@/store';
+import { isTyping } from '@/ui/web';
 import { QUICK_VIEWS } from './viewChoices';
 import { useApplyPreset } from './presets/useApplyPreset';
 
@@ -13,11 +12,9 @@ interface KeyActions {
   readonly todayNumber: () => number;
   readonly focusLine: () => void;
   readonly open: (key: string) => void;
+  /** Moves or stretches an entry as an arrow key says. */
+  readonly moveByKey: (key: string, event: KeyboardEvent) => Promise<void>;
 }
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
 
 const isControl = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -25,8 +22,7 @@ const isControl = (target: EventTarget | null): boolean =>
 
 /** The keys of Plan. They act while no field is being typed in and no sheet is open. */
 export function usePlanKeys(commands: Commands, actions: KeyActions): void {
-  const { address, to } = usePlanAddress();
-  const { gridStep } = address;
+  const { to } = usePlanAddress();
   const presets = usePresets();
   const applyPreset = useApplyPreset();
   /** `G` was pressed: a digit that follows names a preset. */
@@ -36,12 +32,6 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
       const { selected, question, keysShown, editing, seriesShown, sheet, searching } =
         useWorkspace.getState();
       const modifier = event.ctrlKey || event.metaKey;
-      if (modifier && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
-        event.preventDefault();
-        if (event.shiftKey) commands.redo();
-        else commands.undo();
-        return;
-      }
       if (
         isTyping(event.target) ||
         question ||
@@ -60,13 +50,13 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         action();
       };
       if (event.altKey) {
-        const move = current === undefined ? undefined : moveOfKey(event, gridStep);
-        if (move) act(() => void commands.move(targetOfKey(current!), move));
+        if (current !== undefined && event.key.startsWith('Arrow'))
+          act(() => void actions.moveByKey(current, event));
         return;
       }
       if (event.key === 'Escape') {
         if (searching) workspace.search(false);
-        else if (editing) workspace.edit(null);
+        else if (editing) workspace.putAside();
         else if (seriesShown !== null) workspace.showSeries(null);
         else workspace.clearSelection();
         return;
@@ -120,15 +110,5 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [commands, actions, to, gridStep, presets, applyPreset]);
-}
-
-function moveOfKey(event: KeyboardEvent, gridStep: number) {
-  const step = gridStep * MINUTE;
-  const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
-  if (direction === undefined) return undefined;
-  const sideways = event.key === 'ArrowLeft' || event.key === 'ArrowRight';
-  if (event.shiftKey)
-    return sideways ? undefined : ({ kind: 'stretch', edge: 'end', by: direction * step } as const);
-  return { kind: 'shift', by: direction * (sideways ? DAY : step) } as const;
+  }, [commands, actions, to, presets, applyPreset]);
 }

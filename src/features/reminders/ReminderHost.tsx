@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { DueReminder } from '@/core/reminders/dueReminders';
-import { MINUTE } from '@/core/time/civil';
-import { workspace } from '@/features/workspace';
-import { useNow } from '@/store';
-import { timeText } from '@/ui/dates';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { useReveal } from '@/features/workspace';
+import { useNow, useNowWall } from '@/store';
+import { shortDayText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -25,11 +25,15 @@ function notifyInBrowser(reminder: DueReminder): void {
 export function ReminderHost() {
   const { colours } = useTheme();
   const now = useNow();
+  const nowWall = useNowWall();
   const { due, dismiss } = useDueReminders(notifyInBrowser);
+  const reveal = useReveal();
   const [first, ...others] = due;
   if (!first) return null;
   const { occurrence } = first;
   const minutes = Math.round((occurrence.start - now) / MINUTE);
+  const day = Math.floor(occurrence.startWall / DAY);
+  const today = Math.floor(nowWall / DAY);
   return (
     <NoticeBar label={words.reminder.region}>
       <AppIcon name="bell-outline" size={20} color={colours.ink} />
@@ -39,7 +43,8 @@ export function ReminderHost() {
         </AppText>
         <AppText size="small" figures numberOfLines={1}>
           {[
-            timeText(occurrence.startWall),
+            day === today ? '' : shortDayText(day),
+            occurrence.allDay ? words.entry.allDayLabel : timeText(occurrence.startWall),
             words.reminder.startsIn(minutes),
             occurrence.location,
             others.length > 0 ? words.reminder.others(others.length) : '',
@@ -48,7 +53,7 @@ export function ReminderHost() {
             .join(' · ')}
         </AppText>
       </View>
-      <Button label={words.actions.show} onPress={() => workspace.select(occurrence.key)} />
+      <Button label={words.actions.show} onPress={() => reveal(occurrence.key)} />
       <Button label={words.actions.dismiss} onPress={() => dismiss([first.key])} />
       {others.length > 0 ? (
         <Button

@@ -1,63 +1,83 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { changeSession } from '@/core/change/calendarChanges';
-import type { DueReminder } from '@/core/reminders/dueReminders';
-import { useCalendarKinds, useOpenStore, useSettings } from '@/store';
+import { type DueReminder, dismissReminders } from '@/core/reminders/dueReminders';
+import { useCalendarKinds, useOpenStore, useSettings, useSnapshot } from '@/store';
 
 /** How often the page looks for reminders that have fallen due. */
 const LOOK_EVERY = 5_000;
+const NONE: readonly string[] = [];
+
+interface Looked {
+  readonly due: readonly DueReminder[];
+  readonly until: number;
+}
 
 /**
- * The reminders that have fallen due and were not dismissed, oldest first: since the last look, also of an earlier
- * visit. Each newly due one is handed to `onDue` once.
+ * The reminders that have fallen due and were not dismissed, oldest first: also of an earlier visit. What was answered is
+ * kept, so that a reload and another open page know it. Each newly due one is handed to `onDue` once.
  */
 export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   const { store, clock } = useOpenStore();
   const { homeZone, workingPattern } = useSettings();
   const { unlisted } = useCalendarKinds();
-  const [due, setDue] = useState<readonly DueReminder[]>([]);
-  const looked = useRef<number | null>(null);
+  const version = useSnapshot((snapshot) => snapshot.version);
+  const dismissed = useSnapshot(({ state }) => state.sessions.get('session')?.dismissed ?? NONE);
+  const [{ due: found, until }, setLooked] = useState<Looked>({ due: [], until: 0 });
+  const told = useRef(new Set<string>());
   const notify = useRef(onDue);
   useEffect(() => {
     notify.current = onDue;
   }, [onDue]);
 
-  const remember = useCallback(
-    (until: number) => {
-      const context = { now: clock(), newId: () => crypto.randomUUID(), zone: homeZone };
-      void store.commit(changeSession(store.getSnapshot().state, { remindedUntil: until }, context), 'quiet');
-    },
-    [store, clock, homeZone],
-  );
-
   useEffect(() => {
-    looked.current = null;
+    let isCurrent = true;
     const look = async () => {
       const now = clock();
-      const known = store.getSnapshot().state.sessions.get('session')?.remindedUntil;
-      // A clock that was set back (the demo's) begins anew.
-      const from = looked.current ?? (known !== undefined && known <= now ? known : now);
-      looked.current = now;
-      if (from >= now) return;
-      const found = await store.engine.reminders(from, now, homeZone, workingPattern, unlisted);
-      if (found.length === 0) return;
-      setDue((before) => [
-        ...before,
-        ...found.filter(({ key }) => !before.some((other) => other.key === key)),
-      ]);
-      found.forEach((reminder) => notify.current(reminder));
+      const { state } = store.getSnapshot();
+      const known = state.sessions.get('session')?.remindedUntil;
+      // At the first visit nothing waits yet; a clock that was set back (the demo's) begins anew.
+      if (known === undefined || known > now) {
+        const context = { now, newId: () => crypto.randomUUID(), zone: homeZone };
+        await store.commit(changeSession(state, { remindedUntil: now, dismissed: [] }, context), 'quiet');
+        return;
+      }
+      const due = await store.engine.reminders(known, now, homeZone, workingPattern, unlisted);
+      if (!isCurrent) return;
+      setLooked({ due, until: now });
     };
     void look();
     const timer = setInterval(() => void look(), LOOK_EVERY);
-    return () => clearInterval(timer);
-  }, [store, clock, homeZone, workingPattern, unlisted]);
+    return () => {
+      isCurrent = false;
+      clearInterval(timer);
+    };
+  }, [store, clock, homeZone, workingPattern, unlisted, version]);
+
+  const due = useMemo(() => found.filter(({ key }) => !dismissed.includes(key)), [found, dismissed]);
+  useEffect(() => {
+    for (const reminder of due) {
+      if (told.current.has(reminder.key)) continue;
+      told.current.add(reminder.key);
+      notify.current(reminder);
+    }
+  }, [due]);
 
   const dismiss = useCallback(
     (keys: readonly string[]) => {
-      const rest = due.filter(({ key }) => !keys.includes(key));
-      setDue(rest);
-      remember(rest[0] ? rest[0].due - 1 : (looked.current ?? clock()));
+      const { state } = store.getSnapshot();
+      const answered = dismissReminders(due, keys, { dismissed }, until);
+      const context = { now: clock(), newId: () => crypto.randomUUID(), zone: homeZone };
+      setLooked({ due: due.filter(({ key }) => !keys.includes(key)), until });
+      void store.commit(
+        changeSession(
+          state,
+          { remindedUntil: answered.remindedUntil, dismissed: [...answered.dismissed] },
+          context,
+        ),
+        'quiet',
+      );
     },
-    [due, remember, clock],
+    [store, clock, homeZone, due, dismissed, until],
   );
   return { due, dismiss };
 }

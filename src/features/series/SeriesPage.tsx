@@ -132,7 +132,7 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
   );
   const editAll = () => {
     const target = { entryId: event.id };
-    workspace.edit({ target, fields: event, panel: 'full' });
+    workspace.edit({ target, fields: event, before: event, panel: 'full', changed: false });
   };
 
   /** What can be done with an exception: a button that goes with its row leaves the focus to the page. */

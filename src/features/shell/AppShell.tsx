@@ -1,3 +1,4 @@
+import { usePathname } from 'expo-router';
 import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
@@ -5,20 +6,25 @@ import { preloadDesk } from '@/features/desk';
 import { BackupOffer, ImportHost, preloadInterchange } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
-import { useWorkspace } from '@/features/workspace';
+import { useWorkspace, workspace } from '@/features/workspace';
 import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/features/zones';
 import { calendarFiles } from '@/store';
 import { later } from '@/ui/later';
+import { PartBoundary } from '@/ui/PartBoundary';
 import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
 import { ScopeSheet } from './ScopeSheet';
+import { useKeptWorkspace } from './useKeptWorkspace';
+import { useUndoKeys } from './useUndoKeys';
 
 /** What works on its own while the page is open. */
 const feedHost = later(() => import('@/features/exchange').then((module) => module.FeedHost));
 const publishHost = later(() => import('@/features/exchange').then((module) => module.PublishHost));
+const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
 const NOTHING = { events: [], calendars: [], workingPattern: standardWorkingPattern, now: 0 };
@@ -42,6 +48,7 @@ function usePreload(): boolean {
         import('@/features/print'),
         import('@/features/setup'),
         keysSheet.fetchAhead(),
+        changesSheet.fetchAhead(),
         preloadPanels(),
         preloadViews(),
         preloadSheets(),
@@ -69,15 +76,23 @@ export function AppShell({ children }: { children: ReactNode }) {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
   const keysShown = useWorkspace((state) => state.keysShown);
+  const changesShown = useWorkspace((state) => state.changesShown);
   const isAtRest = usePreload();
+  useUndoKeys();
+  useKeptWorkspace();
+  const pathname = usePathname();
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide ? <Places wide /> : null}
       <View style={styles.place}>
-        <DeviceZoneQuestion />
-        <ReminderHost />
-        <BackupOffer />
-        {children}
+        <PartBoundary name={words.reminder.region}>
+          <DeviceZoneQuestion />
+          <ReminderHost />
+          <BackupOffer />
+        </PartBoundary>
+        <PartBoundary name={words.product} showing={pathname}>
+          {children}
+        </PartBoundary>
       </View>
       {wide ? null : <Places wide={false} />}
       <NoticeLine wide={wide} />
@@ -87,7 +102,19 @@ export function AppShell({ children }: { children: ReactNode }) {
           <keysSheet.Later />
         </Suspense>
       ) : null}
-      <ImportHost />
+      {changesShown ? (
+        <PartBoundary
+          name={words.changes.title}
+          leave={{ label: words.actions.close, onPress: () => workspace.showChanges(false) }}
+        >
+          <Suspense fallback={null}>
+            <changesSheet.Later />
+          </Suspense>
+        </PartBoundary>
+      ) : null}
+      <PartBoundary name={words.data.import}>
+        <ImportHost />
+      </PartBoundary>
       {isAtRest ? (
         <Suspense fallback={null}>
           <feedHost.Later />

@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { shownDays } from '@/core/layout/views';
-import { useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import { useCommands, usePlanAddress, useReveal, useWorkspace, workspace } from '@/features/workspace';
 import { useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -21,6 +21,7 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   const sheetOpen = useWorkspace((state) => state.deskOpen && state.editing?.panel !== 'full');
   const { undo } = useCommands();
   const { address, to } = usePlanAddress();
+  const reveal = useReveal();
   const settings = useSettings();
   const inPlan = usePathname() === '/';
   const where = notice?.where;
@@ -48,16 +49,29 @@ export function NoticeLine({ wide }: { wide: boolean }) {
             { backgroundColor: notice.tone === 'problem' ? colours.error : colours.ink },
           ]}
         >
-          <AppText colour={notice.tone === 'problem' ? colours.onError : colours.card} style={styles.text}>
+          <AppText
+            colour={notice.tone === 'problem' ? colours.onError : colours.card}
+            style={[styles.text, webStyle({ overflowWrap: 'anywhere' })]}
+            numberOfLines={3}
+          >
             {notice.text}
           </AppText>
           {where && isElsewhere ? (
             <NoticeButton
               label={words.actions.show}
               onPress={() => {
-                to({ day: where.day });
-                if (where.key !== undefined) workspace.select(where.key);
+                if (where.key === undefined) to({ day: where.day });
+                else reveal(where.key);
                 workspace.say({ ...notice, where: undefined });
+              }}
+            />
+          ) : null}
+          {notice.act ? (
+            <NoticeButton
+              label={notice.act.label}
+              onPress={() => {
+                workspace.say(null);
+                notice.act?.do();
               }}
             />
           ) : null}
@@ -94,6 +108,6 @@ const styles = StyleSheet.create({
     minHeight: 48,
     maxWidth: 560,
   },
-  text: { flexShrink: 1, paddingVertical: space(2) },
+  text: { flexShrink: 1, minWidth: 0, paddingVertical: space(2) },
   button: { minHeight: 36 },
 });

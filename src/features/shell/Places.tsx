@@ -2,7 +2,10 @@ import { Link, useGlobalSearchParams, usePathname } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
+import { useCommands, workspace } from '@/features/workspace';
+import { useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -16,6 +19,9 @@ const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
 export function Places({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
   const pathname = usePathname();
+  const commands = useCommands();
+  const canUndo = useSnapshot(({ history }) => history.done.length > 0);
+  const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
   // The places share the address's state, so that one comes back to what one saw.
   const { calendar: _, ...parameters } = useGlobalSearchParams<Record<string, string>>();
   return (
@@ -55,6 +61,40 @@ export function Places({ wide }: { wide: boolean }) {
           </Link>
         );
       })}
+      {wide ? <View style={styles.fill} /> : null}
+      {wide ? (
+        <View style={styles.turns}>
+          <Button
+            icon="undo-variant"
+            iconOnly
+            kind="onDark"
+            label={words.actions.undo}
+            disabled={!canUndo}
+            onPress={commands.undo}
+            style={styles.turn}
+          />
+          <Button
+            icon="redo-variant"
+            iconOnly
+            kind="onDark"
+            label={words.actions.redo}
+            disabled={!canRedo}
+            onPress={commands.redo}
+            style={styles.turn}
+          />
+        </View>
+      ) : null}
+      <Pressable
+        role="button"
+        aria-label={words.changes.title}
+        onPress={() => workspace.showChanges(true)}
+        style={wide ? styles.railPlace : styles.barPlace}
+      >
+        <AppIcon name="history" size={22} color={colours.onPrimary} />
+        <AppText size="small" weight="500" colour={colours.onPrimary}>
+          {words.changes.short}
+        </AppText>
+      </Pressable>
     </View>
   );
 }
@@ -71,6 +111,9 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     gap: space(1),
   },
+  fill: { flex: 1 },
+  turns: { flexDirection: 'row', justifyContent: 'center' },
+  turn: { borderColor: 'transparent', minWidth: 34, width: 34 },
   bar: { flexDirection: 'row', height: sizes.bottomBar },
   barPlace: {
     flex: 1,

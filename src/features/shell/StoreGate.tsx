@@ -74,8 +74,8 @@ function Clocked({ store, children }: { store: Store; children: ReactNode }) {
   useEffect(() => {
     if (store.setAside.length > 0)
       workspace.say({ text: words.failures.setAside(store.setAside.length), tone: 'problem', undo: false });
-    return store.onFailure((failure) =>
-      workspace.say({ text: words.failures[failure], tone: 'problem', undo: false }),
+    return store.onFailure((failure, count) =>
+      workspace.say({ text: words.failures[failure](count), tone: 'problem', undo: false }),
     );
   }, [store]);
   return <StoreContext.Provider value={open}>{children}</StoreContext.Provider>;

@@ -5,43 +5,70 @@ import { changeEntry, changesRule, createEntry } from '@/core/change/entryChange
 import { type ChangeResult, type EventFields, isRefused } from '@/core/change/eventFields';
 import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
 import { againOn, copyToCalendar, duplicateEntry } from '@/core/change/copyEntries';
-import { copyEntry, type Move, moveEntry } from '@/core/change/moveEntry';
+import { copyEntry, type Move, moveEntries, moveEntry } from '@/core/change/moveEntry';
 import type { ChangeContext, Patch, Summary } from '@/core/change/patch';
 import { readOnlyTouched } from '@/core/change/readOnly';
-import { isRecurring, type Scope, SCOPES, type Target, targetKey, targetOfKey } from '@/core/change/target';
+import {
+  eventAt,
+  isRecurring,
+  type Scope,
+  SCOPES,
+  type Target,
+  targetKey,
+  targetOfKey,
+} from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/eventTime';
+import type { State } from '@/core/model/state';
 import { DAY } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
-import { useOpenStore } from '@/store';
+import { type FilesFailure, useOpenStore } from '@/store';
 import { words } from '@/ui/words';
-import { type Notice, type ScopeQuestion, workspace } from './workspace';
+import { type Notice, type ScopeQuestion, useWorkspace, workspace } from './workspace';
 
 /** What a patch did, in words. */
-export function summaryText({ what, count, name, dropped }: Summary): string {
-  const said = words.summaries[what](count, name || words.entry.noTitle);
-  return dropped ? `${said}. ${words.droppedChanges(dropped)}` : said;
+export function summaryText({ what, count, name, dropped, left, into }: Summary): string {
+  const said = words.summaries[what](count, name || words.entry.noTitle, into ?? '');
+  const further = [dropped ? words.droppedChanges(dropped) : '', left ? words.leftOut(left) : ''];
+  return [said, ...further.filter(Boolean)].join('. ');
 }
 
+/** Why files or a change were not kept, in words. */
+export const failureText = (failure: FilesFailure): string =>
+  failure === 'no-room' ? words.failures['no-room'] : words.failures['storage-failed'](1);
+
 const SEVERAL: readonly Scope[] = ['later', 'every'];
+
+/** Whether a target is one occurrence of a series, not the series itself. */
+const isOccurrence = (state: State, target: Target): boolean =>
+  isRecurring(state, target) &&
+  (target.recurrenceKey !== undefined || !state.entries.get(target.entryId)?.recurrence);
 
 /** The key under which the view shows the first entry that a patch put. */
 function keyOfPut(patch: Patch): string | undefined {
   return patch.changes.find((change) => change.collection === 'entries' && change.after)?.id;
 }
 
-/** What a change put, and the day that it lies on in a zone; undefined for changes that put nothing in one place. */
-function placeOf({ summary, changes }: Patch, zone: string): Notice['where'] {
+/** Where what a change put is found: the day in a zone, and the key; undefined for changes that put nothing in one place. */
+function placeOf(state: State, { summary, changes, landed }: Patch, context: ChangeContext): Notice['where'] {
   if (!PLACED.some((what) => what === summary.what)) return undefined;
   const put = changes.findLast((change) => change.collection === 'entries' && change.after !== null);
-  if (put?.collection !== 'entries' || !put.after) return undefined;
-  const day = Math.floor(instantToWall(zone, instantOf(put.after.start, zone)) / DAY);
-  return { day, key: put.after.recurrence ? undefined : put.id };
+  const event = landed === undefined ? undefined : eventAt(state, targetOfKey(landed), context);
+  const start = event?.start ?? (put?.collection === 'entries' ? put.after?.start : undefined);
+  if (!start) return undefined;
+  return { day: Math.floor(instantToWall(context.zone, instantOf(start, context.zone)) / DAY), key: landed };
 }
 
 /** Changes after which one wants to see where the entry is. */
-const PLACED = ['entry-made', 'entry-moved', 'entry-changed', 'entry-copied', 'series-copied'] as const;
+const PLACED = [
+  'entry-made',
+  'entry-moved',
+  'entry-stretched',
+  'entry-changed',
+  'entry-copied',
+  'series-copied',
+] as const;
 
 /**
  * Everything that the person can do to entries: makes the patch, asks about series where needed, commits, and says
@@ -64,25 +91,21 @@ export function useCommands(viewZone?: string) {
       refuse(words.calendars.closed(calendar.name, calendar.feed !== undefined));
       return true;
     };
-    const commit = (patch: Patch): void => {
-      if (patch.changes.length === 0 || isClosed(readOnlyTouched(state(), patch))) return;
+    /** Makes a change and says so; answers whether it was made. */
+    const commit = (patch: Patch): boolean => {
+      if (patch.changes.length === 0 || isClosed(readOnlyTouched(state(), patch))) return false;
       void store.commit(patch);
-      const where = placeOf(patch, context().zone);
-      workspace.say({
-        text: summaryText(patch.summary),
-        tone: 'done',
-        undo: true,
-        ...(where ? { where } : {}),
-      });
+      const where = placeOf(state(), patch, context());
+      workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true, where });
+      return true;
     };
+    /** Makes a change if it was not refused; answers the patch if it was made. */
     const take = (result: ChangeResult): Patch | undefined => {
       if (isRefused(result)) {
         refuse(words.refusals[result.refused]);
         return undefined;
       }
-      if (isClosed(readOnlyTouched(state(), result))) return undefined;
-      commit(result);
-      return result;
+      return commit(result) ? result : undefined;
     };
     const scopeFor = async (
       target: Target,
@@ -91,19 +114,41 @@ export function useCommands(viewZone?: string) {
     ): Promise<Scope | undefined> => {
       const calendarId = state().entries.get(target.entryId)?.calendarId ?? '';
       if (about !== 'copy' && isClosed(state().calendars.get(calendarId))) return undefined;
-      if (!isRecurring(state(), target)) return 'this';
       // The series itself is meant, where no occurrence is named.
-      if (target.recurrenceKey === undefined && state().entries.get(target.entryId)?.recurrence)
-        return 'every';
+      if (!isOccurrence(state(), target)) return isRecurring(state(), target) ? 'every' : 'this';
       const title = state().entries.get(target.entryId)?.title || words.entry.noTitle;
       return workspace.askScope(about, title, scopes);
     };
-    /** Keeps the selection on what the change put in place of what was selected. */
-    const follow = (target: Target, scope: Scope, patch: Patch | undefined): void => {
-      const put = patch && keyOfPut(patch);
-      if (!put) return;
-      if (scope !== 'this') workspace.clearSelection();
-      else if (put !== targetKey(target)) workspace.replaceSelected(targetKey(target), put);
+    /** Keeps the selection on a target that is found elsewhere after a change; answers where. */
+    const follow = (target: Target, patch: Patch | undefined): string | undefined => {
+      if (patch?.landed !== undefined) workspace.replaceSelected(targetKey(target), patch.landed);
+      return patch?.landed;
+    };
+    /** The selected entries, if the one that is acted on is among several. */
+    const severalWith = (key: string): readonly string[] | undefined => {
+      const { selected } = useWorkspace.getState();
+      return selected.length > 1 && selected.includes(key) ? selected : undefined;
+    };
+
+    /** Undoes or does again so many changes, and says it. */
+    const turnBack = (count: unknown, step: () => Patch | undefined, isRedo: boolean): void => {
+      const most = typeof count === 'number' ? count : 1;
+      const patches: Patch[] = [];
+      while (patches.length < most) {
+        const patch = step();
+        if (!patch) break;
+        patches.push(patch);
+      }
+      const [first] = patches;
+      const said = isRedo
+        ? { one: words.redone, several: words.redoneSeveral, none: words.nothingToRedo }
+        : { one: words.undone, several: words.undoneSeveral, none: words.nothingToUndo };
+      const text = !first
+        ? said.none
+        : patches.length === 1
+          ? said.one(summaryText(first.summary))
+          : said.several(patches.length);
+      workspace.say({ text, tone: 'done', undo: isRedo && first !== undefined });
     };
 
     return {
@@ -116,7 +161,7 @@ export function useCommands(viewZone?: string) {
         const failure = await store.commitWithFiles(patch, files);
         if (failure === undefined)
           workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true });
-        else if (failure !== 'taken-back') refuse(words.failures[failure]);
+        else if (failure !== 'taken-back') refuse(failureText(failure));
         return failure === undefined;
       },
       copyTo(keys: readonly string[], calendarId: string): void {
@@ -124,8 +169,7 @@ export function useCommands(viewZone?: string) {
       },
       duplicate(key: string): void {
         const patch = duplicateEntry(state(), targetOfKey(key), context());
-        if (!patch) return;
-        commit(patch);
+        if (!patch || !commit(patch)) return;
         const put = keyOfPut(patch);
         if (put && !patch.changes.some(({ after }) => after && 'recurrence' in after)) workspace.select(put);
       },
@@ -137,33 +181,40 @@ export function useCommands(viewZone?: string) {
       entry: (id: string) => state().entries.get(id),
       create(fields: EventFields): Patch | undefined {
         const patch = take(createEntry(state(), fields, context()));
-        const key = patch && !fields.recurrence ? keyOfPut(patch) : undefined;
-        if (key) workspace.select(key);
+        if (patch?.landed !== undefined) workspace.reveal(patch.landed);
         return patch;
       },
-      /** Returns whether the change was made. */
+      /** Answers whether the change was made. */
       async change(target: Target, fields: EventFields): Promise<boolean> {
         // A rule belongs to more than one: who edits it is not asked for just this one.
-        const scopes = changesRule(state(), target, fields) ? SEVERAL : SCOPES;
+        const scopes = changesRule(state(), target, fields, context()) ? SEVERAL : SCOPES;
         const scope = await scopeFor(target, 'change', scopes);
         if (!scope) return false;
         const patch = take(changeEntry(state(), target, fields, scope, context()));
-        follow(target, scope, patch);
+        follow(target, patch);
         return patch !== undefined;
       },
-      async move(target: Target, move: Move): Promise<boolean> {
+      /**
+       * Moves or stretches an entry; with several selected and it among them, all of them by as much. Answers where it is
+       * found then, by key; undefined if it was not moved.
+       */
+      async move(key: string, move: Move): Promise<string | undefined> {
+        const several = severalWith(key);
+        if (several && (move.kind === 'shift' || move.kind === 'stretch')) {
+          const patch = take(moveEntries(state(), several.map(targetOfKey), move, context()));
+          return patch && (useWorkspace.getState().selected.at(-1) ?? key);
+        }
+        const target = targetOfKey(key);
         const scope = await scopeFor(target, 'change');
-        if (!scope) return false;
+        if (!scope) return undefined;
         const patch = take(moveEntry(state(), target, move, scope, context()));
-        follow(target, scope, patch);
-        return patch !== undefined;
+        return patch && (follow(target, patch) ?? key);
       },
       async copy(target: Target, move: Move): Promise<void> {
         const scope = await scopeFor(target, 'copy');
         if (!scope) return;
         const patch = take(copyEntry(state(), target, move, scope, context()));
-        const key = patch && scope === 'this' ? keyOfPut(patch) : undefined;
-        if (key) workspace.select(key);
+        if (patch?.landed !== undefined) workspace.select(patch.landed);
       },
       async bin(keys: readonly string[]): Promise<void> {
         const targets = keys.map(targetOfKey);
@@ -181,42 +232,36 @@ export function useCommands(viewZone?: string) {
         const patch = resetOccurrence(state(), overrideId, context());
         if (!patch) return;
         commit(patch);
-        workspace.clearSelection();
       },
       /** Brings a date back that a series leaves out. */
       bringBack(seriesId: string, date: EventTime): void {
         const patch = bringBackDate(state(), seriesId, date, context());
         if (patch) commit(patch);
       },
-      toCalendar(keys: readonly string[], calendarId: string): void {
-        commit(moveToCalendar(state(), keys.map(targetOfKey), calendarId, context()));
+      /** Moves entries to another calendar; of series it is asked which occurrences. */
+      async toCalendar(keys: readonly string[], calendarId: string): Promise<void> {
+        const targets = keys.map(targetOfKey);
+        const [only] = targets;
+        if (only && targets.length === 1) {
+          const scope = await scopeFor(only, 'change');
+          if (!scope) return;
+          const move: Move = { kind: 'shift', by: 0, calendarId };
+          follow(only, take(moveEntry(state(), only, move, scope, context())));
+          return;
+        }
+        const asked = targets.some((target) => isOccurrence(state(), target))
+          ? await workspace.askScope('change', words.desk.several(targets.length), ['this', 'every'])
+          : 'every';
+        if (asked && asked !== 'later')
+          commit(moveToCalendar(state(), targets, calendarId, asked, context()));
       },
       shiftDays(keys: readonly string[], days: number): void {
-        const targets = keys.map(targetOfKey);
-        const patch = shiftByDays(state(), targets, days, context());
-        commit(patch);
-        // Occurrences that moved are records of their own now.
-        patch.changes.forEach((change, index) => {
-          const target = targets[index];
-          if (target) workspace.replaceSelected(targetKey(target), change.id);
-        });
+        take(shiftByDays(state(), keys.map(targetOfKey), days, context()));
       },
-      undo(): void {
-        const patch = store.undo();
-        workspace.say(
-          patch
-            ? { text: words.undone(summaryText(patch.summary)), tone: 'done', undo: false }
-            : { text: words.nothingToUndo, tone: 'done', undo: false },
-        );
-      },
-      redo(): void {
-        const patch = store.redo();
-        workspace.say(
-          patch
-            ? { text: words.redone(summaryText(patch.summary)), tone: 'done', undo: true }
-            : { text: words.nothingToRedo, tone: 'done', undo: false },
-        );
-      },
+      /** Takes back the latest change, or several. */
+      undo: (count?: unknown): void => turnBack(count, () => store.undo(), false),
+      /** Does again what was undone last, or several. */
+      redo: (count?: unknown): void => turnBack(count, () => store.redo(), true),
     };
   }, [store, clock, viewZone]);
 }

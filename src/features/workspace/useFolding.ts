@@ -16,7 +16,8 @@ export function useFolding(): (part: Foldable, isFolded: boolean) => void {
       if (part === 'desk') workspace.setDesk(!isFolded);
       if (before.includes(part) === isFolded) return;
       const folded = FOLDABLE.filter((each) => (each === part ? isFolded : before.includes(each)));
-      void store.commit(changeSession(state, { folded }, context()));
+      // How Plan looks is no change of the data: nothing to undo.
+      void store.commit(changeSession(state, { folded }, context()), 'quiet');
     },
     [store, context],
   );

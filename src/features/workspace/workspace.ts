@@ -5,10 +5,19 @@ import type { Scope, Target } from '@/core/change/target';
 
 /** An entry being written: a new one, or a change of the target. */
 export interface Editing {
-  readonly target?: Target;
+  /** What tells one from another, also of the same entry. */
+  readonly id: string;
+  readonly target?: Target | undefined;
+  /** The fields as they would be kept now. */
   readonly fields: EventFields;
+  /** The fields that it began with. */
+  readonly before: EventFields;
   /** A few fields beside the view, or the whole editor. */
   readonly panel: 'quick' | 'full';
+  /** What stands in the editor's form, half-typed too. */
+  readonly typed?: Readonly<Record<string, unknown>> | undefined;
+  /** Whether something would be lost if it went. */
+  readonly changed: boolean;
 }
 
 /** The line at the bottom that says what happened. */
@@ -17,7 +26,9 @@ export interface Notice {
   readonly tone: 'done' | 'problem';
   readonly undo: boolean;
   /** Where to find what it tells of: a day number, and the key to select there. */
-  readonly where?: { readonly day: number; readonly key: string | undefined };
+  readonly where?: { readonly day: number; readonly key: string | undefined } | undefined;
+  /** What else can be done about it. */
+  readonly act?: { readonly label: string; readonly do: () => void };
 }
 
 /** A question that waits for its answer before a series changes. */
@@ -29,7 +40,7 @@ export interface ScopeQuestion {
   readonly answer: (scope: Scope | undefined) => void;
 }
 
-/** What the person is doing now: nothing of it is kept. */
+/** What the person is doing now. What is being written outlasts a reload; nothing else of it is kept. */
 interface Workspace {
   /** Keys of the selected occurrences, latest last. */
   readonly selected: readonly string[];
@@ -37,6 +48,12 @@ interface Workspace {
   readonly collecting: boolean;
   readonly deskOpen: boolean;
   readonly editing: Editing | null;
+  /** What was being written when something else was begun, latest last. */
+  readonly aside: readonly Editing[];
+  /** What stands in the entry line. */
+  readonly line: string;
+  /** An entry that is to be brought into sight, by its key: hours that hide it open. */
+  readonly revealed: string | null;
   /** The id of the series whose page is open. */
   readonly seriesShown: string | null;
   readonly notice: Notice | null;
@@ -46,6 +63,8 @@ interface Workspace {
   readonly sheet: PlanSheet | null;
   /** Whether the search stands in the desk's place. */
   readonly searching: boolean;
+  /** Whether the list of the last changes is open. */
+  readonly changesShown: boolean;
 }
 
 /** What Plan opens sheets for. */
@@ -57,15 +76,23 @@ export const useWorkspace = create<Workspace>()(() => ({
   // Beside the view there is room for it from the start; over the view it waits to be asked for.
   deskOpen: typeof window !== 'undefined' && window.innerWidth >= DESK_BESIDE,
   editing: null,
+  aside: [],
+  line: '',
+  revealed: null,
   seriesShown: null,
   notice: null,
   question: null,
   keysShown: false,
   sheet: null,
   searching: false,
+  changesShown: false,
 }));
 
 const set = useWorkspace.setState;
+
+/** What was put aside, with what is being written if that would be lost. */
+const withAside = ({ editing, aside }: Workspace): readonly Editing[] =>
+  editing?.changed ? [...aside, editing] : aside;
 
 export const workspace = {
   select: (key: string | null) =>
@@ -85,18 +112,49 @@ export const workspace = {
       deskOpen: true,
     })),
   clearSelection: () => set({ selected: [], collecting: false }),
+  /** Keeps the selection on what a change put elsewhere. */
+  setSelected: (selected: readonly string[]) => set({ selected }),
   replaceSelected: (from: string, to: string) =>
     set(({ selected }) => ({ selected: selected.map((key) => (key === from ? to : key)) })),
+  /** Selects an entry and brings it into sight. */
+  reveal: (key: string) =>
+    set({ selected: [key], collecting: false, deskOpen: true, revealed: key, searching: false }),
+  wasRevealed: () => set({ revealed: null }),
   setDesk: (deskOpen: boolean) => set({ deskOpen }),
-  edit: (editing: Editing | null) => set({ editing }),
+  /** Begins to write an entry. What was being written and would be lost is put aside. */
+  edit: (editing: Omit<Editing, 'id'>) =>
+    set((before) => ({ editing: { id: crypto.randomUUID(), ...editing }, aside: withAside(before) })),
+  /** Goes on with what is being written in another panel, or for another time. */
+  goOn: (changes: Partial<Editing>) =>
+    set(({ editing }) => (editing ? { editing: { ...editing, ...changes } } : {})),
+  /** What was being written is kept as an entry, or thrown away. */
+  finishEditing: () => set({ editing: null }),
+  /** Stops writing; what would be lost is put aside. Answers whether something was. */
+  putAside: (): boolean => {
+    const before = useWorkspace.getState();
+    set({ editing: null, aside: withAside(before) });
+    return before.editing?.changed === true;
+  },
+  /** Takes up what was put aside. */
+  takeUp: (editing: Editing) =>
+    set((before) => ({
+      editing,
+      aside: withAside(before).filter((other) => other !== editing),
+      deskOpen: true,
+    })),
+  throwAway: (editing: Editing) =>
+    set(({ aside }) => ({ aside: aside.filter((other) => other !== editing) })),
+  addAside: (drafts: readonly Editing[]) => set(({ aside }) => ({ aside: [...aside, ...drafts] })),
+  writeLine: (line: string) => set({ line }),
   showSeries: (seriesShown: string | null) => set({ seriesShown }),
   /** Changes the fields of what is being written, so that the view shows them at once. */
   editFields: (fields: Partial<EventFields>) =>
     set(({ editing }) =>
-      editing ? { editing: { ...editing, fields: { ...editing.fields, ...fields } } } : {},
+      editing ? { editing: { ...editing, changed: true, fields: { ...editing.fields, ...fields } } } : {},
     ),
   say: (notice: Notice | null) => set({ notice }),
   showKeys: (keysShown: boolean) => set({ keysShown }),
+  showChanges: (changesShown: boolean) => set({ changesShown }),
   openSheet: (sheet: PlanSheet | null) => set({ sheet }),
   search: (searching: boolean) => set({ searching }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
@@ -106,6 +164,8 @@ export const workspace = {
     scopes: readonly Scope[],
   ): Promise<Scope | undefined> =>
     new Promise((resolve) => {
+      // A question that another one takes the place of is let be.
+      useWorkspace.getState().question?.answer(undefined);
       set({
         question: {
           about,

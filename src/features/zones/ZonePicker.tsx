@@ -38,7 +38,7 @@ export function ZonePicker({
   onClose: () => void;
 }) {
   const { colours } = useTheme();
-  const { homeZone, zoneRails } = useSettings();
+  const { homeZone, homeLabel, zoneRails } = useSettings();
   const now = useNow();
   const id = useId();
   const [text, setText] = useState('');
@@ -46,11 +46,19 @@ export function ZonePicker({
   const asked = useDeferredValue(text);
   useReadAbbreviations(now);
 
+  const ownNames = useMemo(
+    () => [
+      ...(homeLabel ? [{ name: homeLabel, zone: homeZone }] : []),
+      ...zoneRails.map(({ label, zone }) => ({ name: label, zone })),
+    ],
+    [homeLabel, homeZone, zoneRails],
+  );
   const rows = useMemo((): Row[] => {
     const rowOf = (entry: ZoneEntry): Row => ({
       value: entry.zone,
       name: entry.city,
       detail: [
+        entry.foundBy,
         entry.countries.slice(0, 2).join(', '),
         asked &&
           entry.otherCities
@@ -63,7 +71,7 @@ export function ZonePicker({
       offset: offsetName(entry.zone, now),
       time: timeText(instantToWall(entry.zone, now)),
     });
-    const found = searchZones(asked, now);
+    const found = searchZones(asked, now, ownNames);
     if (asked.trim()) return found.slice(0, SHOWN).map(rowOf);
     const own = new Set([homeZone, ...zoneRails.map((rail) => rail.zone), value]);
     const first = found.filter((entry) => own.has(entry.zone));
@@ -72,7 +80,7 @@ export function ZonePicker({
       ...(none ? [{ value: none.value, name: none.label, detail: '', offset: '', time: '' }] : []),
       ...[...first, ...rest].map(rowOf),
     ];
-  }, [asked, now, homeZone, zoneRails, value, none]);
+  }, [asked, now, ownNames, homeZone, zoneRails, value, none]);
   const current = Math.min(position, rows.length - 1);
 
   const walk = (by: number) => {
@@ -84,7 +92,7 @@ export function ZonePicker({
   /** Of what is written now: a hurried Enter may come before its list is drawn. */
   const takenByEnter = (): string | undefined => {
     if (asked === text) return rows[current]?.value;
-    return text.trim() ? searchZones(text, now)[0]?.zone : undefined;
+    return text.trim() ? searchZones(text, now, ownNames)[0]?.zone : undefined;
   };
 
   return (

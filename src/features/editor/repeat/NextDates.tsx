@@ -17,32 +17,40 @@ import { words } from '@/ui/words';
 
 const SHOWN = 6;
 
-/** A repeat in words, and its next six dates, with those on days off struck or moved. */
+/**
+ * A repeat in words, and its next six dates, with those on days off struck or moved. Of a series that began earlier, the
+ * dates from the looked-at one on.
+ */
 export function NextDates({
   recurrence,
   start,
   end,
+  series: whole,
 }: {
   recurrence: Recurrence;
   start: EventTime;
   end: EventTime;
+  /** The series that it would make, where that began earlier. */
+  series: CalendarEvent | undefined;
 }) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   const state = useSnapshot((snapshot) => snapshot.state);
   const dates = useMemo(() => {
-    const event = { id: 'next', start, end, recurrence } as CalendarEvent;
+    const event = whole ?? ({ id: 'next', start, end, recurrence } as CalendarEvent);
     const series = new Series(event);
     const daysOff = daysOffFor(state, event);
-    return series.next(wallOf(start), SHOWN, homeZone).map(({ wall }) => {
+    const from = Math.floor(wallOf(start) / DAY) * DAY;
+    return series.next(from, SHOWN, homeZone).map(({ wall }) => {
       const shown = series.shownWallOf(wall, homeZone, daysOff);
       return {
         day: Math.floor(wall / DAY),
         shown: shown === undefined ? undefined : Math.floor(shown / DAY),
       };
     });
-  }, [recurrence, start, end, state, homeZone]);
-  const isOutside = readRules(recurrence.rules).rules.some((rule) => !makesItsStart(rule, wallOf(start)));
+  }, [whole, recurrence, start, end, state, homeZone]);
+  const isOutside =
+    !whole && readRules(recurrence.rules).rules.some((rule) => !makesItsStart(rule, wallOf(start)));
   return (
     <View
       style={[styles.box, { backgroundColor: colours.page, borderColor: colours.line }]}

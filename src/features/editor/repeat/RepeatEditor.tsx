@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { Calendar } from '@/core/model/calendar';
-import type { Recurrence } from '@/core/model/entry';
+import type { CalendarEvent, Recurrence } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import {
   quickChoices,
@@ -38,12 +38,15 @@ interface RepeatEditorProps {
   start: EventTime;
   end: EventTime;
   value: Recurrence | undefined;
+  /** For an occurrence of a series: the series as it would be with another repeat. */
+  seriesOf?: ((recurrence: Recurrence) => CalendarEvent | undefined) | undefined;
   onDone: (recurrence: Recurrence | undefined) => void;
   onCancel: () => void;
 }
 
 /** How an entry repeats: what fits its start to press, the whole rule below, and the dates that it makes. */
-export function RepeatEditor({ title, calendar, start, end, value, onDone, onCancel }: RepeatEditorProps) {
+export function RepeatEditor(props: RepeatEditorProps) {
+  const { title, calendar, start, end, value, seriesOf, onDone, onCancel } = props;
   const { colours, calendar: tonesOf } = useTheme();
   const { width } = useWindowDimensions();
   const { weekStart } = useSettings();
@@ -132,6 +135,16 @@ export function RepeatEditor({ title, calendar, start, end, value, onDone, onCan
               onPress={() => setDraft({ ...draft, kind: 'none' })}
               style={styles.chip}
             />
+            {draft.kind === 'none' ? (
+              <Button
+                role="radio"
+                label={words.repeat.own}
+                selected={false}
+                onPress={() => setDraft({ ...draft, kind: 'choice' })}
+                style={styles.chip}
+                testID="own-rule"
+              />
+            ) : null}
             {quick.map((offered) => {
               const text = formatRule(ruleOfChoice(offered, from.wall));
               return (
@@ -232,7 +245,9 @@ export function RepeatEditor({ title, calendar, start, end, value, onDone, onCan
           </AppText>
         ) : null}
       </ScrollView>
-      {recurrence && !hasProblems ? <NextDates recurrence={recurrence} start={start} end={end} /> : null}
+      {recurrence && !hasProblems ? (
+        <NextDates recurrence={recurrence} start={start} end={end} series={seriesOf?.(recurrence)} />
+      ) : null}
     </View>
   );
 }

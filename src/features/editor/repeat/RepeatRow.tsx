@@ -1,4 +1,3 @@
-import { isRealDate } from '@/core/time/civil';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { PressField } from '@/ui/primitives/PressField';
 import { recurrenceText } from '@/ui/recurrenceText';
@@ -17,9 +16,12 @@ export function RepeatRow({
   onPress: () => void;
 }) {
   const { colours } = useTheme();
-  const isDated = /^\d{4}-\d{2}-\d{2}$/.test(form.startDate) && isRealDate(form.startDate);
-  const text =
-    form.recurrence && isDated ? recurrenceText(form.recurrence, timesOf(form).start) : words.repeat.none;
+  const times = timesOf(form);
+  const text = !form.recurrence
+    ? words.repeat.none
+    : times
+      ? recurrenceText(form.recurrence, times.start)
+      : words.repeat.waits;
   return (
     <PressField
       label={words.repeat.label}
@@ -29,7 +31,7 @@ export function RepeatRow({
       text={text}
       trailing={<AppIcon name="chevron-right" size={20} color={colours.quietInk} />}
       error={error}
-      disabled={!isDated}
+      disabled={!times}
       onPress={onPress}
       testID="repeat"
     />

@@ -1,11 +1,12 @@
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { agendaOf, type AgendaItem, type AgendaPart } from '@/core/schedule/agenda';
+import { lengthOfNew } from '@/core/change/calendarDefaults';
+import { agendaOf, type AgendaItem, type AgendaPart, freeStartOn } from '@/core/schedule/agenda';
 import type { Calendar } from '@/core/model/calendar';
 import type { DayLoad } from '@/core/schedule/load';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { useNow, useNowWall, useSettings } from '@/store';
-import { agendaDayText, lengthText, otherSystemText, shortDayText, timeRangeText } from '@/ui/dates';
+import { agendaDayText, dayText, lengthText, otherSystemText, shortDayText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -31,6 +32,7 @@ export function AgendaView({
   range,
   options,
   calendars,
+  draftCalendar,
   selectedKeys,
   actions,
   onOpenDay,
@@ -72,9 +74,15 @@ export function AgendaView({
   const order = useMemo((): CardOrder => {
     const lists = parts.map((part) =>
       part.kind === 'empty'
-        ? []
+        ? [`empty ${part.first}`]
         : part.items.flatMap((item) =>
-            item.kind === 'entry' && !item.continues ? [item.occurrence.key] : [],
+            item.kind === 'entry'
+              ? item.continues
+                ? []
+                : [item.occurrence.key]
+              : item.kind === 'gap'
+                ? [`gap ${item.startWall}`]
+                : [],
           ),
     );
     return { lists, along: 'down', runsOn: 1 };
@@ -86,6 +94,14 @@ export function AgendaView({
     actions,
     answers,
   );
+
+  const draftAt = (day: number, gap?: { startWall: number; endWall: number }) => {
+    const length = lengthOfNew(draftCalendar, settings) * MINUTE;
+    const context = { zone: address.zone, homeZone, pattern: workingPattern, now };
+    const own = answers.flatMap(({ occurrences }) => occurrences);
+    const start = gap?.startWall ?? freeStartOn(own, day, length, context);
+    actions.draft(start, Math.min(start + length, gap?.endWall ?? Infinity), false);
+  };
 
   // What stands at the top stays there when days come before it.
   const top = useRef<{ day: number; offset: number }>({ day: start, offset: 0 });
@@ -178,6 +194,7 @@ export function AgendaView({
             tabbableKey={tabbableKey}
             fadeBefore={address.fadePast ? now : undefined}
             onOpenDay={onOpenDay}
+            onDraft={draftAt}
           />
         ))}
       </div>
@@ -205,6 +222,8 @@ interface PartProps {
   tabbableKey: string | undefined;
   fadeBefore: number | undefined;
   onOpenDay: (day: number) => void;
+  /** Drafts an entry on a day, in a free time of it if one is given (wall times). */
+  onDraft: (day: number, gap?: { startWall: number; endWall: number }) => void;
 }
 
 const Part = memo(function Part(props: PartProps) {
@@ -221,7 +240,17 @@ const Part = memo(function Part(props: PartProps) {
         aria-setsize={-1}
         style={{ color: colours.quietInk }}
       >
-        {words.agenda.nothing(shortDayText(first), end - 1 > first ? shortDayText(end - 1) : undefined)}
+        <button
+          type="button"
+          data-testid="agenda-empty"
+          data-slot={`empty ${first}`}
+          tabIndex={-1}
+          aria-label={words.agenda.draft(dayText(first))}
+          onClick={() => props.onDraft(first)}
+          className={classes.draft}
+        >
+          {words.agenda.nothing(shortDayText(first), end - 1 > first ? shortDayText(end - 1) : undefined)}
+        </button>
       </article>
     );
   }
@@ -265,9 +294,17 @@ const Part = memo(function Part(props: PartProps) {
         <Item key={keyOf(item)} item={item} {...props} day={part.day} />
       ))}
       {part.items.every((item) => item.kind === 'now') ? (
-        <div className={classes.line} style={{ color: colours.quietInk }}>
+        <button
+          type="button"
+          data-slot={`empty ${part.day}`}
+          tabIndex={-1}
+          aria-label={words.agenda.draft(dayText(part.day))}
+          onClick={() => props.onDraft(part.day)}
+          className={`${classes.line} ${classes.draft}`}
+          style={{ color: colours.quietInk }}
+        >
           {words.agenda.nothingToday}
-        </div>
+        </button>
       ) : null}
     </article>
   );
@@ -292,23 +329,30 @@ function Item({ item, day, ...props }: PartProps & { item: AgendaItem; day: numb
     );
   }
   const isNow = item.kind === 'now';
+  if (!isNow) {
+    const times = timeRangeText(item.startWall, item.endWall);
+    return (
+      <button
+        type="button"
+        className={`${classes.line} ${classes.draft}`}
+        data-testid="agenda-gap"
+        data-slot={`gap ${item.startWall}`}
+        tabIndex={-1}
+        aria-label={words.lanes.freeFrom(times)}
+        onClick={() => props.onDraft(day, item)}
+        style={{ color: colours.quietInk }}
+      >
+        <span className={classes.dash} style={{ borderColor: colours.line }} />
+        <span>{words.agenda.free(lengthText(item.endWall - item.startWall), times)}</span>
+        <span className={classes.dashes} style={{ borderColor: colours.line }} />
+      </button>
+    );
+  }
   return (
-    <div
-      className={classes.line}
-      data-testid={isNow ? 'agenda-now' : 'agenda-gap'}
-      style={{ color: isNow ? colours.ink : colours.quietInk }}
-      title={isNow ? undefined : timeRangeText(item.startWall, item.endWall)}
-    >
-      <span className={classes.dash} style={{ borderColor: isNow ? colours.accent : colours.line }} />
-      <span>
-        {isNow
-          ? words.agenda.now(item.next === undefined ? undefined : lengthText(item.next))
-          : words.agenda.free(
-              lengthText(item.endWall - item.startWall),
-              timeRangeText(item.startWall, item.endWall),
-            )}
-      </span>
-      <span className={classes.dashes} style={{ borderColor: isNow ? colours.accent : colours.line }} />
+    <div className={classes.line} data-testid="agenda-now" style={{ color: colours.ink }}>
+      <span className={classes.dash} style={{ borderColor: colours.accent }} />
+      <span>{words.agenda.now(item.next === undefined ? undefined : lengthText(item.next))}</span>
+      <span className={classes.dashes} style={{ borderColor: colours.accent }} />
     </div>
   );
 }
@@ -361,6 +405,17 @@ const classes = pageClasses('agendalist', {
   },
   dash: { width: 12, borderTopWidth: 1, borderTopStyle: 'solid' },
   dashes: { flexGrow: 1, borderTopWidth: 1, borderTopStyle: 'dashed' },
+  draft: {
+    ...text,
+    border: 0,
+    background: 'transparent',
+    color: 'inherit',
+    textAlign: 'left',
+    cursor: 'pointer',
+    minHeight: 28,
+    width: 'calc(100% - 48px)',
+    borderRadius: corner,
+  },
   empty: { ...text, fontSize: fontSizes.body, padding: `${space(2)}px 0`, marginBottom: space(2) },
 });
 

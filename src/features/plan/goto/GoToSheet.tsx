@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { parseDate } from '@/core/time/civil';
 import { usePlanAddress, workspace } from '@/features/workspace';
 import { useOpenStore } from '@/store';
-import { fullDayText } from '@/ui/dates';
+import { fullDayText, writesDayFirst } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { PickField, TextField } from '@/ui/primitives/Field';
@@ -12,7 +12,7 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { PlanSheetProps } from '../sheetProps';
 
-type DayReader = (text: string, today: number) => number | undefined;
+type DayReader = (text: string, today: number, dayFirst: boolean) => number | undefined;
 
 /** Goes to a day that is typed in ordinary words, or picked. */
 export function GoToSheet({ address, today }: PlanSheetProps) {
@@ -30,7 +30,7 @@ export function GoToSheet({ address, today }: PlanSheetProps) {
       isHere = false;
     };
   }, [clock]);
-  const day = read && text.trim() !== '' ? read.with(text, today) : undefined;
+  const day = read && text.trim() !== '' ? read.with(text, today, writesDayFirst()) : undefined;
   const close = () => workspace.openSheet(null);
   const go = (target: number) => {
     close();
@@ -75,7 +75,8 @@ export function GoToSheet({ address, today }: PlanSheetProps) {
         type="date"
         value={new Date(address.day * 86_400_000).toISOString().slice(0, 10)}
         onChange={(value) => {
-          if (/^\d{4}-\d{2}-\d{2}$/.test(value)) to({ day: parseDate(value) }, { quietly: true });
+          // A year that is half typed is none yet.
+          if (/^[1-9]\d{3}-\d{2}-\d{2}$/.test(value)) to({ day: parseDate(value) }, { quietly: true });
         }}
       />
     </Sheet>

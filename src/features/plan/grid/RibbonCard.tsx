@@ -51,7 +51,12 @@ export const RibbonCard = memo(function RibbonCard({
       aria-pressed={selected}
       tabIndex={tabbable ? 0 : -1}
       testID="ribbon"
-      {...webProps({ dataSet: { key: occurrence.key } })}
+      {...webProps({
+        dataSet: {
+          key: occurrence.key,
+          ends: `${continuesBefore ? '' : 'start'} ${continuesAfter ? '' : 'end'}`,
+        },
+      })}
       style={[
         styles.ribbon,
         webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),

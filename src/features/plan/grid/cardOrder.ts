@@ -11,7 +11,8 @@ export interface CardOrder {
 /** The card that the Tab key leads to: the latest selected one that is shown, else the first. */
 export function tabbableKeyOf({ lists }: CardOrder, selectedKeys: readonly string[]): string | undefined {
   const shown = new Set(lists.flat());
-  return selectedKeys.findLast((key) => shown.has(key)) ?? lists.find(([first]) => first)?.[0];
+  const isCard = (key: string) => !/^(gap|empty) /.test(key);
+  return selectedKeys.findLast((key) => shown.has(key)) ?? lists.flat().find(isCard);
 }
 
 /** The card that an arrow key leads to: along its list, or to the nearest place in the next list that has one. */

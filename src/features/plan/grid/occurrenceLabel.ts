@@ -10,7 +10,15 @@ export function occurrenceLabel(occurrence: Occurrence, calendar: Calendar | und
   const last = Math.max(first, Math.ceil(occurrence.endWall / DAY) - 1);
   const when = occurrence.allDay
     ? [words.entry.allDayLabel, ...(last > first ? [words.entry.untilDay(dayText(last))] : [])]
-    : [words.entry.from(timeText(occurrence.startWall), timeText(occurrence.endWall))];
+    : last > first
+      ? [
+          words.entry.fromUntilDay(
+            timeText(occurrence.startWall),
+            dayText(last),
+            timeText(occurrence.endWall),
+          ),
+        ]
+      : [words.entry.from(timeText(occurrence.startWall), timeText(occurrence.endWall))];
   return [
     dayText(first),
     ...when,

@@ -4,10 +4,11 @@ import { type CardOrder, neighbour } from './cardOrder';
 import type { GridActions } from './useGridDrag';
 
 const cardOf = (frame: HTMLElement | null, key: string): HTMLElement | null =>
-  frame?.querySelector<HTMLElement>(`[data-key="${CSS.escape(key)}"]`) ?? null;
+  frame?.querySelector<HTMLElement>(`[data-key="${CSS.escape(key)}"], [data-slot="${CSS.escape(key)}"]`) ??
+  null;
 
 /**
- * Keys on the cards: arrows go from one to the next and select it; the focus stays on an entry that a change puts
+ * Keys on the cards, and on what stands between them (`data-slot`): arrows go from one to the next and select it; the focus stays on an entry that a change puts
  * elsewhere or under another key.
  */
 export function useCardKeys(
@@ -34,8 +35,8 @@ export function useCardKeys(
   }, [answer, frame]);
 
   return (event) => {
-    const key = (event.target as HTMLElement).dataset.key;
-    if (key === undefined || event.altKey || event.ctrlKey || event.metaKey) return;
+    const { key = (event.target as HTMLElement).dataset.slot } = (event.target as HTMLElement).dataset;
+    if (key === undefined || event.altKey || event.metaKey) return;
     if (event.key === ' ' && event.shiftKey) return;
     if (!event.key.startsWith('Arrow')) return;
     const next = neighbour(order, key, event.key);
@@ -44,6 +45,6 @@ export function useCardKeys(
     const card = cardOf(frame.current, next);
     card?.focus({ preventScroll: true });
     card?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-    if (!useWorkspace.getState().collecting) actions.press(next, { add: false });
+    if (card?.dataset.key !== undefined) actions.walkTo(next);
   };
 }

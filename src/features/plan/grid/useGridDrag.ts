@@ -4,7 +4,8 @@ import { snapMinute } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import type { Move } from '@/core/change/moveEntry';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { DAY, HOUR, MINUTE } from '@/core/time/civil';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { useSettings } from '@/store';
 import { type Ghost, setGhost, useGhost } from './ghost';
 
 /** What acts for itself, or is no part of the grid (`data-inert`). */
@@ -20,6 +21,8 @@ const GRIP = 7;
 /** What the grid tells of a finished drag or press. */
 export interface GridActions {
   press: (key: string, options: { add: boolean }) => void;
+  /** The keys lead to an entry: it is selected, unless others are being collected. */
+  walkTo: (key: string) => void;
   pressEmpty: (startWall: number, allDay: boolean, calendarId?: string) => void;
   draft: (startWall: number, endWall: number, allDay: boolean, calendarId?: string) => void;
   /** Answers whether the change was made. */
@@ -56,6 +59,12 @@ export interface Point {
   readonly calendarId?: string;
 }
 
+interface Held {
+  readonly x: number;
+  readonly y: number;
+  readonly copy: boolean;
+}
+
 interface Pickup {
   /** `none`: a control in the grid that acts for itself. */
   readonly kind: 'move' | 'start' | 'end' | 'draft' | 'none';
@@ -71,6 +80,10 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const pickup = useRef<Pickup | null>(null);
   const cancelled = useRef(false);
   const scrolling = useRef(0);
+  /** Where the hand is, and whether it copies. */
+  const held = useRef<Held | null>(null);
+  const follow = useRef<(at: Held) => void>(() => undefined);
+  const { defaultLengthMinutes } = useSettings();
   const lastHold = useRef(-Infinity);
   const dragged = useRef(false);
   const isDown = useRef(false);
@@ -110,9 +123,13 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
     const times =
       picked.kind === 'draft'
         ? draftTimes(picked.at, point, geometry.gridStep)
-        : occurrence && moveTimes(picked, occurrence, point, geometry.gridStep);
+        : occurrence && moveTimes(picked, occurrence, point, geometry.gridStep, hoursOf(occurrence));
     return times ? { ...base, ...times } : null;
   };
+
+  /** How long an entry of whole days is as one of hours: as it was before, or as is usual for its calendar. */
+  const hoursOf = ({ timedMinutes, calendarId }: Occurrence): number =>
+    (timedMinutes ?? geometry.calendar(calendarId)?.defaultLengthMinutes ?? defaultLengthMinutes) * MINUTE;
 
   const drop = (ghost: Ghost, copy: boolean): void => {
     const picked = pickup.current!;
@@ -134,15 +151,29 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       });
   };
 
-  const scrollAtEdges = (clientY: number): void => {
-    const scroller = elements.scroller.current;
-    if (!scroller) return;
-    const { top, bottom } = scroller.getBoundingClientRect();
-    const by = clientY < top + EDGE && clientY > top - EDGE ? -8 : clientY > bottom - EDGE ? 8 : 0;
+  /** Whether a point lies on the view: what is let go beside it stays as it was. */
+  const isInside = (x: number, y: number): boolean => {
+    const box = elements.frame.current?.getBoundingClientRect();
+    return !!box && x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
+  };
+
+  /** Shows where the entry would lie; nothing beside the view. */
+  const showAt = ({ x, y, copy }: Held): void => {
+    held.current = { x, y, copy };
+    setGhost(isInside(x, y) ? ghostOf(geometry.pointAt(x, y), copy) : null);
+  };
+
+  const scrollAtEdges = ({ x, y }: { x: number; y: number }): void => {
     cancelAnimationFrame(scrolling.current);
+    const scroller = elements.scroller.current;
+    if (!scroller || !isInside(x, y)) return;
+    const { top, bottom } = scroller.getBoundingClientRect();
+    const by = y < top + EDGE && y > top - EDGE ? -8 : y > bottom - EDGE ? 8 : 0;
     if (by === 0) return;
     const step = () => {
       scroller.scrollTop += by;
+      // The hours move under a hand that holds still.
+      if (held.current && pickup.current) follow.current(held.current);
       scrolling.current = requestAnimationFrame(step);
     };
     scrolling.current = requestAnimationFrame(step);
@@ -164,6 +195,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   const hovered = useRef(geometry);
   useEffect(() => {
     hovered.current = geometry;
+    follow.current = showAt;
     press.current = (event) => {
       const wasDragged = dragged.current;
       dragged.current = false;
@@ -199,7 +231,11 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       if (!card || !occurrence) return;
       const { timeAxis } = hovered.current;
       const edge = edgeAt(card, occurrence, timeAxis, { x: event.clientX, y: event.clientY });
-      card.style.cursor = !edge ? 'grab' : timeAxis === 'down' ? 'ns-resize' : 'ew-resize';
+      card.style.cursor = !edge
+        ? 'grab'
+        : timeAxis === 'down' && !occurrence.allDay
+          ? 'ns-resize'
+          : 'ew-resize';
     };
     frame?.addEventListener('pointermove', onHover);
     frame?.addEventListener('pointerdown', onDown, true);
@@ -226,6 +262,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       const picked = pickup.current;
       const finish = () => {
         pickup.current = null;
+        held.current = null;
         cancelAnimationFrame(scrolling.current);
       };
       if (cancelled.current || canceled || picked.kind === 'none') {
@@ -248,16 +285,20 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         return;
       }
       if (!moved && !last) return;
-      const ghost = ghostOf(geometry.pointAt(x, y), altKey && picked.kind === 'move');
+      const at = { x, y, copy: altKey && picked.kind === 'move' };
       if (last) {
         dragged.current = true;
-        if (ghost && moved) drop(ghost, altKey);
-        else setGhost(null);
+        // What is dropped is what was shown.
+        const shown = useGhost.getState().ghost;
+        if (!isInside(x, y) || !moved) setGhost(null);
+        else if (!shown) showAt(at);
+        const { ghost } = useGhost.getState();
+        if (ghost) drop(ghost, at.copy);
         finish();
         return;
       }
-      scrollAtEdges(y);
-      setGhost(ghost);
+      scrollAtEdges(at);
+      showAt(at);
     },
     {
       target: elements.frame as RefObject<EventTarget>,
@@ -276,8 +317,16 @@ function edgeAt(
   axis: GridGeometry['timeAxis'],
   at: { x: number; y: number },
 ): 'start' | 'end' | undefined {
-  if (!card || !axis || occurrence.allDay || occurrence.end - occurrence.start >= DAY) return undefined;
+  if (!card || !axis) return undefined;
   const box = card.getBoundingClientRect();
+  if (occurrence.allDay) {
+    // Days lie across in every view of hours; an end that goes on elsewhere can't be taken hold of.
+    const { ends } = (card as HTMLElement).dataset;
+    if (ends === undefined || box.width < 40) return undefined;
+    if (box.right - at.x <= GRIP) return ends.includes('end') ? 'end' : undefined;
+    return at.x - box.left <= GRIP && ends.includes('start') ? 'start' : undefined;
+  }
+  if (occurrence.end - occurrence.start >= DAY) return undefined;
   const [length, toStart, toEnd] =
     axis === 'down'
       ? [box.height, at.y - box.top, box.bottom - at.y]
@@ -320,6 +369,7 @@ function moveTimes(
   occurrence: Occurrence,
   point: Point,
   gridStep: number,
+  hours: number,
 ): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
   const { startWall, endWall } = occurrence;
   const length = endWall - startWall;
@@ -328,6 +378,10 @@ function moveTimes(
     return day * DAY + snapMinute((wall - day * DAY) / MINUTE, gridStep) * MINUTE;
   };
   const at = point.day * DAY + point.minute * MINUTE;
+  if (occurrence.allDay && picked.kind === 'end')
+    return { startWall, endWall: Math.max(startWall + DAY, (point.day + 1) * DAY), allDay: true };
+  if (occurrence.allDay && picked.kind === 'start')
+    return { startWall: Math.min(endWall - DAY, point.day * DAY), endWall, allDay: true };
   if (picked.kind === 'end')
     return { startWall, endWall: Math.max(startWall + gridStep * MINUTE, snap(at)), allDay: false };
   if (picked.kind === 'start')
@@ -345,7 +399,7 @@ function moveTimes(
   }
   if (fromRibbon) {
     const start = snap(at);
-    return { startWall: start, endWall: start + HOUR, allDay: false };
+    return { startWall: start, endWall: start + hours, allDay: false };
   }
   const grabbed = picked.at.day * DAY + picked.at.minute * MINUTE - startWall;
   const start = snap(at - grabbed);
@@ -363,7 +417,13 @@ function moveOf(picked: Pickup, occurrence: Occurrence, ghost: Ghost): Move | un
   const calendar = ghost.calendarId === occurrence.calendarId ? {} : { calendarId: ghost.calendarId };
   if (ghost.allDay && !wasRibbon)
     return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY), ...calendar };
-  if (!ghost.allDay && wasRibbon) return { kind: 'to-hours', wall: ghost.startWall, ...calendar };
+  if (!ghost.allDay && wasRibbon)
+    return {
+      kind: 'to-hours',
+      wall: ghost.startWall,
+      length: ghost.endWall - ghost.startWall,
+      ...calendar,
+    };
   const by = ghost.startWall - occurrence.startWall;
   return by === 0 && !calendar.calendarId ? undefined : { kind: 'shift', by, ...calendar };
 }

@@ -1,16 +1,28 @@
 import { memo, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { type DayCard, drawnMinutes, hoursHeight, type HoursScale, minuteToY } from '@/core/layout/hours';
+import {
+  type Crowd,
+  type DayCard,
+  drawnMinutes,
+  hoursHeight,
+  type HoursScale,
+  minuteToY,
+} from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
+import { CrowdButton } from './CrowdButton';
 import { EntryCard } from './EntryCard';
+import { cardsWidth } from './columnSizes';
 import { useGhost } from '../grid/ghost';
 
 interface DayColumnProps {
   cards: readonly DayCard[];
+  /** What has no room beside the others. */
+  crowds: readonly Crowd[];
+  day: number;
   width: number;
   scale: HoursScale;
   calendars: ReadonlyMap<string, Calendar>;
@@ -34,6 +46,8 @@ interface DayColumnProps {
 /** One day of the hours: lines, the day's wash, what is over, and its cards. */
 export const DayColumn = memo(function DayColumn({
   cards,
+  crowds,
+  day,
   width,
   scale,
   calendars,
@@ -116,7 +130,7 @@ export const DayColumn = memo(function DayColumn({
         <EntryCard
           key={card.occurrence.key}
           card={card}
-          columnWidth={width}
+          columnWidth={cardsWidth(width)}
           calendar={calendars.get(card.occurrence.calendarId)}
           selected={selected.has(card.occurrence.key)}
           tabbable={tabbableKey === card.occurrence.key}
@@ -125,6 +139,9 @@ export const DayColumn = memo(function DayColumn({
           zoneName={zoneName}
           fontsLoaded={fontsLoaded}
         />
+      ))}
+      {crowds.map((crowd) => (
+        <CrowdButton key={crowd.top} crowd={crowd} day={day} width={width} calendars={calendars} />
       ))}
       {nowMinute === undefined ? null : (
         <View

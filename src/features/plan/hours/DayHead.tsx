@@ -1,4 +1,4 @@
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
@@ -7,6 +7,7 @@ import type { IconName } from '@/ui/icons/paths';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 
 const PLACE_ICONS: Record<WorkingDay['place'], IconName> = {
@@ -20,22 +21,30 @@ const MINUTE = 60_000;
 /** The height of the heads, with room for a second calendar system if there is one. */
 export const dayHeadHeight = (system: string | undefined): number => sizes.dayHead + (system ? 16 : 0);
 
-/** The head of a day: weekday, date, place of work, and how booked it is. */
+/** Narrower, and weekday and date stand under each other. */
+const STACKED = 40;
+
+/** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
 export function DayHead({
   day,
+  index,
   isToday,
   load,
   working,
   width,
   system,
+  onOpen,
 }: {
   day: number;
+  /** Its column. */
+  index: number;
   isToday: boolean;
   load: DayLoad | undefined;
   working: WorkingDay;
   width: number;
   /** A second calendar system whose date stands under the first. */
   system: string | undefined;
+  onOpen: (day: number) => void;
 }) {
   const { colours } = useTheme();
   const share = load && load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
@@ -48,6 +57,7 @@ export function DayHead({
       ]
         .filter(Boolean)
         .join(', ');
+  const ink = isToday ? colours.onPrimary : colours.ink;
   return (
     <View
       role="heading"
@@ -56,27 +66,47 @@ export function DayHead({
       aria-label={[dayText(day), system && otherSystemText(system, day), said].filter(Boolean).join(', ')}
       style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system) }]}
     >
-      <View style={styles.row}>
-        <View style={[styles.date, isToday ? { backgroundColor: colours.primary } : null]}>
-          <AppText weight="700" figures colour={isToday ? colours.onPrimary : colours.ink} numberOfLines={1}>
-            {`${weekdayText(day, width < 60 ? 'narrow' : 'short')} ${dayOfMonthText(day)}`}
-          </AppText>
+      <Pressable
+        role="button"
+        aria-label={words.weeks.open(dayText(day))}
+        tabIndex={index === 0 ? 0 : -1}
+        onPress={() => onOpen(day)}
+        {...webProps({ dataSet: { head: String(index) } })}
+        style={styles.press}
+      >
+        <View style={styles.row}>
+          <View style={[styles.date, isToday ? { backgroundColor: colours.primary } : null]}>
+            {width < STACKED ? (
+              <>
+                <AppText size="small" colour={ink} style={styles.stacked}>
+                  {weekdayText(day, 'narrow')}
+                </AppText>
+                <AppText size="small" weight="700" figures colour={ink} style={styles.stacked}>
+                  {dayOfMonthText(day)}
+                </AppText>
+              </>
+            ) : (
+              <AppText weight="700" figures colour={ink} numberOfLines={1}>
+                {`${weekdayText(day, width < 60 ? 'narrow' : 'short')} ${dayOfMonthText(day)}`}
+              </AppText>
+            )}
+          </View>
+          {width > 90 && !isDayOff ? (
+            <AppIcon name={PLACE_ICONS[working.place]} size={16} color={colours.quietInk} />
+          ) : null}
+          <View style={styles.gap} />
+          {width > 118 && load && load.booked > 0 ? (
+            <AppText size="small" tone="quiet" figures numberOfLines={1}>
+              {lengthText(load.booked * MINUTE)}
+            </AppText>
+          ) : null}
         </View>
-        {width > 90 && !isDayOff ? (
-          <AppIcon name={PLACE_ICONS[working.place]} size={16} color={colours.quietInk} />
-        ) : null}
-        <View style={styles.gap} />
-        {width > 118 && load && load.booked > 0 ? (
-          <AppText size="small" tone="quiet" figures numberOfLines={1}>
-            {lengthText(load.booked * MINUTE)}
+        {system ? (
+          <AppText size="small" tone="quiet" numberOfLines={1} style={styles.system}>
+            {otherSystemText(system, day)}
           </AppText>
         ) : null}
-      </View>
-      {system ? (
-        <AppText size="small" tone="quiet" numberOfLines={1} style={styles.system}>
-          {otherSystemText(system, day)}
-        </AppText>
-      ) : null}
+      </Pressable>
       <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
         <View style={[styles.filled, { width: `${share * 100}%`, backgroundColor: colours.primary }]} />
       </View>
@@ -85,13 +115,11 @@ export function DayHead({
 }
 
 const styles = StyleSheet.create({
-  head: {
-    borderLeftWidth: hairline,
-    justifyContent: 'space-between',
-    paddingTop: space(1),
-  },
+  head: { borderLeftWidth: hairline, justifyContent: 'space-between' },
+  press: { flex: 1, paddingTop: space(1) },
   row: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: space(1), gap: space(1) },
   date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
+  stacked: { lineHeight: 13, textAlign: 'center' },
   gap: { flex: 1 },
   system: { paddingHorizontal: space(2), lineHeight: 15 },
   bar: { height: 3, marginHorizontal: space(1) + 1, marginBottom: 2, borderRadius: 2, overflow: 'hidden' },

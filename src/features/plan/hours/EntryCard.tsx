@@ -19,6 +19,8 @@ const TEXT_LINE = 17;
 const TAB = 26;
 const PADDING = 8;
 const ICON = 17;
+/** A card with no room for words bears its calendar's mark, if that has room. */
+const LEAST_MARKED = 18;
 
 const bold = (text: string): number => measureSmallText(text, '700');
 /** Figures stand in columns there, each as wide as the widest. */
@@ -86,6 +88,11 @@ export const EntryCard = memo(function EntryCard({
         .inZone(timeText(instantToWall(occurrence.zone, occurrence.start)), zoneName(occurrence.zone))
         .replaceAll(' ', '\u00a0')
     : '';
+  const endZoneTime = occurrence.endZone
+    ? words.entry
+        .until(timeText(instantToWall(occurrence.endZone, occurrence.end)), zoneName(occurrence.endZone))
+        .replaceAll(' ', '\u00a0')
+    : '';
   const icons: IconName[] = [
     ...(occurrence.recurring ? (['autorenew'] as const) : []),
     ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
@@ -96,9 +103,12 @@ export const EntryCard = memo(function EntryCard({
       ? null
       : cardText(
           title,
-          [timeRangeText(occurrence.startWall, occurrence.endWall), zoneTime, occurrence.location].filter(
-            Boolean,
-          ),
+          [
+            timeRangeText(occurrence.startWall, occurrence.endWall),
+            zoneTime,
+            endZoneTime,
+            occurrence.location,
+          ].filter(Boolean),
           selected ? width - 2 * (focusWidth - hairline) : width,
           height,
           icons.length,
@@ -107,7 +117,7 @@ export const EntryCard = memo(function EntryCard({
     ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' }
     : text
       ? null
-      : { borderLeftWidth: Math.min(5, width), borderLeftColor: tones.band, borderStyle: 'solid' };
+      : { borderTopWidth: 3, borderTopColor: tones.band, borderStyle: 'solid' };
   return (
     <div
       role="button"
@@ -166,6 +176,10 @@ export const EntryCard = memo(function EntryCard({
             </div>
           ) : null}
         </>
+      ) : width >= LEAST_MARKED ? (
+        <div aria-hidden className={classes.mark} style={{ color: tones.ink }}>
+          {calendar?.mark}
+        </div>
       ) : null}
     </div>
   );
@@ -206,6 +220,14 @@ const classes = pageClasses('card', {
     fontSize: fontSizes.small,
     fontWeight: 700,
     lineHeight: '16px',
+  },
+  mark: {
+    fontFamily: line.fontFamily,
+    fontSize: fontSizes.small,
+    fontWeight: 700,
+    lineHeight: `${TEXT_LINE}px`,
+    textAlign: 'center',
+    letterSpacing: '-0.5px',
   },
   tabSelected: { left: -focusWidth, top: -focusWidth },
   title: { ...line, fontWeight: 700, textIndent: TAB - 4 },

@@ -19,7 +19,7 @@ import { DAY, MINUTE } from '@/core/time/civil';
 import { workingDay } from '@/core/time/workingPattern';
 import type { DaysAnswer } from '@/store';
 import { useNow, useNowWall, useSettings } from '@/store';
-import { rangeText, timeText } from '@/ui/dates';
+import { dayText, rangeText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
@@ -38,7 +38,11 @@ import { HourRail } from './HourRail';
 import { RailHeads, shownRails, ZoneRailColumn } from './ZoneRails';
 import { RefoldButton } from './RefoldButton';
 import { RibbonCard } from '../grid/RibbonCard';
+import { SlotCursor } from './SlotCursor';
+import { roomOf } from './columnSizes';
 import { useHoursScale } from './useHoursScale';
+import { useHoursWalk } from './useHoursWalk';
+import { useRevealed } from './useRevealed';
 import { type GridActions, useGridDrag } from '../grid/useGridDrag';
 import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
@@ -62,6 +66,7 @@ interface HoursViewProps {
   draft: Ghost | null;
   selectedKeys: readonly string[];
   actions: GridActions;
+  onOpenDay: (day: number) => void;
 }
 
 /** Days side by side with their hours down: heads, ribbons, and cards in columns. */
@@ -78,6 +83,7 @@ export function HoursView({
   draft,
   selectedKeys,
   actions,
+  onOpenDay,
 }: HoursViewProps) {
   const { colours } = useTheme();
   const settings = useSettings();
@@ -104,9 +110,10 @@ export function HoursView({
   const scale = useHoursScale({ zone, firstDay, changes, open, viewportHeight, rowHeight, gridStep });
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
   const layout = useMemo(
-    () => layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes),
-    [answer, columns, scale, changes],
+    () => layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes, roomOf(columnWidth, selected)),
+    [answer, columns, scale, changes, columnWidth, selected],
   );
+  useRevealed(byKey, scale, setOpen, frame as unknown as React.RefObject<HTMLElement | null>);
   const order = useMemo((): CardOrder => {
     const lists = layout.columns.map((column, index) => [
       ...layout.ribbons.filter((ribbon) => ribbon.from === index).map((ribbon) => ribbon.occurrence.key),
@@ -150,6 +157,17 @@ export function HoursView({
     answer,
   );
 
+  const { slot, onKey, draftAt } = useHoursWalk(frame as unknown as React.RefObject<HTMLElement | null>, {
+    columns,
+    layout,
+    scale,
+    gridStep,
+    actions,
+  });
+  // Without any card the keys begin at the first hour.
+  const cursor = slot ?? (tabKey === undefined ? { column: 0, minute: scale.from } : undefined);
+  const cursorDay = cursor && columns[cursor.column]?.day;
+
   const shownRows = allRibbons
     ? layout.ribbonRows
     : Math.min(layout.ribbonRows, layout.ribbonRows === FEW_RIBBONS + 1 ? layout.ribbonRows : FEW_RIBBONS);
@@ -177,18 +195,24 @@ export function HoursView({
       aria-label={words.plan.grid(rangeText(firstDay, days.at(-1)!, true))}
       testID="hours"
       onLayout={onLayout}
-      {...webProps({ onKeyDown: onCardKey })}
+      {...webProps({
+        onKeyDown: (event) => {
+          if (!onKey(event)) onCardKey(event);
+        },
+      })}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
       <View style={[styles.heads, { height: dayHeadHeight(secondCalendarSystem) }]}>
         <RailHeads rails={rails} zone={zone} days={days} />
         <View style={styles.heads}>
           {width > 0 &&
-            columns.map(({ day, calendarId }) =>
+            columns.map(({ day, calendarId }, index) =>
               calendarId === undefined ? (
                 <DayHead
                   key={day}
                   day={day}
+                  index={index}
+                  onOpen={onOpenDay}
                   isToday={day === today}
                   // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
                   load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
@@ -269,10 +293,12 @@ export function HoursView({
           <HourRail scale={scale} nowMinute={showsToday ? nowMinute : undefined} />
           <View ref={hours} style={styles.columns}>
             {width > 0 &&
-              layout.columns.map(({ day, cards, washing }, index) => (
+              layout.columns.map(({ day, cards, crowds, washing }, index) => (
                 <DayColumn
                   key={index}
                   cards={cards}
+                  crowds={crowds}
+                  day={day}
                   width={columnWidth}
                   scale={scale}
                   calendars={calendarsById}
@@ -288,6 +314,23 @@ export function HoursView({
                   fontsLoaded={fontsLoaded}
                 />
               ))}
+            {cursor && cursorDay !== undefined && width > 0 ? (
+              <SlotCursor
+                label={`${dayText(cursorDay)}, ${timeText(wallMinute(scale, cursor.minute) * MINUTE)}`}
+                time={timeText(wallMinute(scale, cursor.minute) * MINUTE)}
+                box={{
+                  top: minuteToY(scale, cursor.minute) + 1,
+                  left: cursor.column * columnWidth + 1,
+                  width: columnWidth - 2,
+                  height:
+                    minuteToY(scale, cursor.minute + Math.max(30, gridStep)) -
+                    minuteToY(scale, cursor.minute) -
+                    1,
+                }}
+                tabbable={tabKey === undefined}
+                onPress={() => draftAt(cursor)}
+              />
+            ) : null}
             <GhostLayer
               part="hours"
               columns={columns}

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { Lane } from '@/core/layout/lanes';
 import type { Calendar } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
-import { lengthText } from '@/ui/dates';
+import { lengthText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
@@ -11,7 +11,7 @@ import { EntryCard } from '../hours/EntryCard';
 import { GhostCard } from '../hours/GhostLayer';
 import { type Ghost, useGhost } from '../grid/ghost';
 import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { CARD, GAP } from './laneSizes';
+import { CARD, GAP, WHOLE } from './laneSizes';
 
 interface LaneRowProps {
   lane: Lane;
@@ -124,14 +124,17 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
           className={classes.whole}
           style={{
             left: headWidth + space(2),
-            top: lane.height - (index + 1) * 20,
+            top: lane.height - (index + 1) * WHOLE,
             backgroundColor: colours.card,
             color: tones.ink,
             borderColor: tones.band,
             ...(selected.has(occurrence.key) ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
           }}
         >
-          {occurrence.title || words.entry.noTitle} · {words.entry.allDayLabel}
+          {occurrence.title || words.entry.noTitle} ·{' '}
+          {occurrence.allDay
+            ? words.entry.allDayLabel
+            : timeRangeText(occurrence.startWall, occurrence.endWall)}
         </div>
       ))}
     </div>

@@ -25,7 +25,16 @@ import { FreeTimes } from './FreeTimes';
 import { MissingTime, NowMarks } from './LaneMarks';
 import { LaneRow } from './LaneRow';
 import { HourHeads } from './HourHeads';
-import { CARD, GAP, HEAD_WIDTH, LEAST_CARD, LEAST_HOUR, NARROW_HEAD_WIDTH } from './laneSizes';
+import {
+  CARD,
+  GAP,
+  HEAD_WIDTH,
+  LEAST_CARD,
+  LEAST_HEIGHT,
+  LEAST_HOUR,
+  NARROW_HEAD_WIDTH,
+  WHOLE,
+} from './laneSizes';
 
 /** A day with its hours across and a lane for each calendar. */
 export function LanesView({
@@ -62,7 +71,14 @@ export function LanesView({
     const hours = laneHours(occurrences, day, pattern, change);
     const count = (hours.to - hours.from) / 60;
     const hourWidth = Math.max(LEAST_HOUR, (width - headWidth - 2 * hairline) / count);
-    const sizes = { hourWidth, cardHeight: CARD, gap: GAP, least: LEAST_CARD };
+    const sizes = {
+      hourWidth,
+      cardHeight: CARD,
+      gap: GAP,
+      least: LEAST_CARD,
+      leastHeight: LEAST_HEIGHT,
+      wholeHeight: WHOLE,
+    };
     const lanes = shown.map(({ id }) =>
       layoutLane(id, occurrences, day, hours, address.laneMode, sizes, change),
     );

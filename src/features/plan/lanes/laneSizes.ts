@@ -5,3 +5,6 @@ export const LEAST_HOUR = 72;
 export const CARD = 44;
 export const GAP = 7;
 export const LEAST_CARD = 26;
+/** Of a card among others that share the lane's height, and of an entry of the whole day under them. */
+export const LEAST_HEIGHT = 22;
+export const WHOLE = 21;

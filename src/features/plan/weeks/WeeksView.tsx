@@ -1,7 +1,9 @@
 import { useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { byShownDay, layoutWeekRow, weeksOf } from '@/core/layout/weekRows';
-import { DAY } from '@/core/time/civil';
+import { lengthOfNew } from '@/core/change/calendarDefaults';
+import { freeStartOn } from '@/core/schedule/agenda';
+import { DAY, MINUTE } from '@/core/time/civil';
 import { patternHours } from '@/core/time/workingPattern';
 import { useNow, useNowWall, useSettings } from '@/store';
 import { rangeText, weekdayText } from '@/ui/dates';
@@ -38,7 +40,8 @@ export function WeeksView({
   onSelectDay,
 }: ViewProps) {
   const { colours } = useTheme();
-  const { workingPattern, weekStart, secondCalendarSystem } = useSettings();
+  const settings = useSettings();
+  const { workingPattern, weekStart, secondCalendarSystem, homeZone } = settings;
   const now = useNow();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const fontsLoaded = useFontsLoaded();
@@ -111,11 +114,19 @@ export function WeeksView({
       ...actions,
       pressEmpty: (startWall) => {
         const day = Math.floor(startWall / DAY);
-        if (columnWidth < WIDE_BAR || day === address.day) onOpenDay(day);
-        else onSelectDay(day);
+        // Where a day has no room for titles, it opens; else the press writes an entry there.
+        if (columnWidth < WIDE_BAR) onOpenDay(day);
+        else draftOn(day);
       },
     },
   );
+  const draftOn = (day: number) => {
+    if (day !== address.day) onSelectDay(day);
+    const length = lengthOfNew(draftCalendar, settings) * MINUTE;
+    const context = { zone: address.zone, homeZone, pattern: workingPattern, now };
+    const start = freeStartOn(answer?.occurrences ?? [], day, length, context);
+    actions.draft(start, start + length, false);
+  };
   const onCardKey = useCardKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
     order,
@@ -131,7 +142,7 @@ export function WeeksView({
       return by === undefined ? undefined : nextShown(day, by, address.weekends ? undefined : days);
     },
     onSelectDay,
-    onOpenDay,
+    (day, isShifted) => (isShifted ? draftOn(day) : onOpenDay(day)),
   );
 
   return (

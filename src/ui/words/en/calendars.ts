@@ -7,6 +7,8 @@ export const calendarsWords = {
       isFeed
         ? `“${name}” is a feed: its entries are read only. Copy one to a calendar of yours to change it.`
         : `“${name}” is read only. Open it in Setup to change that.`,
+    putAway: (name: string) => `“${name}” is put away: its entries are not in the views.`,
+    listAgain: 'List it again',
     title: 'Calendars',
     none: 'There is no calendar yet. Make one, and entries have a place to go.',
     new: 'New calendar',

@@ -1,12 +1,32 @@
 import { plural } from '../plural';
 
+const takenBack = (count: number): string =>
+  count > 1 ? `The last ${count} changes were taken back` : 'The last change was taken back';
+
 /** What was done, undone, refused or failed, in words. */
 export const changesWords = {
+  changes: {
+    title: 'Last changes',
+    short: 'Changes',
+    none: 'Nothing was changed yet.',
+    justNow: 'just now',
+    ago: (length: string) => `${length} ago`,
+    wasUndone: 'undone',
+    again: 'Do again',
+    backTo: 'Back to before',
+    undoTo: (what: string) => `Undo ${what}, and what came after it`,
+    redoTo: (what: string) => `Do again: ${what}, and what came before it`,
+  },
+  partFailed: (name: string) => `${name} could not be shown.`,
+  partFailedKept: 'Your entries are as they were, and what you wrote is kept.',
   summaries: {
     'entry-made': (_count: number, name: string) => `“${name}” made`,
     'entry-changed': (_count: number, name: string) => `“${name}” changed`,
     'entry-moved': (_count: number, name: string) => `“${name}” moved`,
     'entries-moved': (count: number) => `${plural(count, 'entry', 'entries')} moved`,
+    'entry-stretched': (_count: number, name: string) => `“${name}” has another length`,
+    'entries-stretched': (count: number) => `${plural(count, 'entry', 'entries')} have another length`,
+    'entry-to-calendar': (_count: number, name: string, into: string) => `“${name}” moved to ${into}`,
     'entry-copied': (_count: number, name: string) => `“${name}” copied`,
     'series-copied': (_count: number, name: string) => `Series “${name}” copied`,
     'occurrence-reset': (_count: number, name: string) => `“${name}” is as its series again`,
@@ -47,8 +67,11 @@ export const changesWords = {
   },
   droppedChanges: (count: number) =>
     `${plural(count, 'changed occurrence')} had no place in it any more and ${count === 1 ? 'is' : 'are'} in the bin`,
+  leftOut: (count: number) => `${count} could not be changed that way.`,
   undone: (what: string) => `Undone: ${what}`,
   redone: (what: string) => `Done again: ${what}`,
+  undoneSeveral: (count: number) => `${plural(count, 'change')} undone`,
+  redoneSeveral: (count: number) => `${plural(count, 'change')} done again`,
   nothingToUndo: 'There is nothing to undo.',
   nothingToRedo: 'There is nothing to do again.',
   refusals: {
@@ -57,15 +80,17 @@ export const changesWords = {
     'unreadable-rule': 'The rule of this series can’t be read, so the series can’t be moved or divided.',
     'rule-not-divisible':
       'The rule of this series can’t be divided here. Change just this one, or every one.',
+    'title-too-long': 'A title has room for 1000 characters. Nothing was changed.',
     'beyond-calendar': 'Dates reach to the year 9999 and no further.',
     'end-before-start': 'It would end before it starts.',
     'calendar-missing': 'The calendar is not there any more.',
   },
   failures: {
     'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',
-    'storage-full':
-      'This browser has no room left. The last change was taken back; everything before it is kept.',
-    'storage-failed': 'The last change could not be kept and was taken back. Everything before it is kept.',
+    'storage-full': (count: number) =>
+      `This browser has no room left. ${takenBack(count)}; everything before is kept.`,
+    'storage-failed': (count: number) =>
+      `${takenBack(count)}, since it could not be kept. Everything before is kept.`,
     setAside: (count: number) =>
       `${plural(count, 'record')} could not be read and ${count === 1 ? 'was' : 'were'} put aside, not deleted. Everything else is here.`,
     open: 'Your data could not be opened. Nothing was changed.',

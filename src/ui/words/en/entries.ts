@@ -1,6 +1,14 @@
 import { ordinalNumber, ruleInEnglish, ruleProblemsInEnglish } from '@/core/recurrence/words/english';
 import { plural } from '../plural';
 
+/** "20 min", "3 h", "40 days". */
+const spanText = (minutes: number): string =>
+  minutes < 120
+    ? `${minutes} min`
+    : minutes < 2880
+      ? `${Math.round(minutes / 60)} h`
+      : plural(Math.round(minutes / 1440), 'day');
+
 /** The words of entries and series: the entry line, the desk and the editor. */
 export const entriesWords = {
   entry: {
@@ -10,7 +18,9 @@ export const entriesWords = {
     changed: 'differs from its series',
     reminds: 'has a reminder',
     inZone: (time: string, place: string) => `${time} in ${place}`,
+    until: (time: string, place: string) => `until ${time} in ${place}`,
     from: (start: string, end: string) => `${start} to ${end}`,
+    fromUntilDay: (start: string, day: string, end: string) => `${start} to ${day}, ${end}`,
     allDayLabel: 'all day',
     untilDay: (day: string) => `until ${day}`,
     availability: { busy: 'busy', tentative: 'tentative', free: 'free', away: 'away' },
@@ -69,6 +79,8 @@ export const entriesWords = {
     change: 'Change the repeat',
     done: 'Done',
     none: 'Not at all',
+    own: 'Another rule',
+    waits: 'As soon as start and end can be read',
     custom: 'As it is',
     customHint: 'This rule says more than these choices can. It stays as it is until you choose another.',
     fits: 'Fits this start',
@@ -127,6 +139,10 @@ export const entriesWords = {
   ruleProblems: ruleProblemsInEnglish,
   reminder: {
     label: 'Reminder',
+    another: 'Another reminder',
+    add: 'Add a reminder',
+    numbered: (number: number) => `Reminder ${number}`,
+    remove: (number: number) => `Remove reminder ${number}`,
     none: 'None',
     atStart: 'When it starts',
     before: (text: string) => `${text} before`,
@@ -138,7 +154,7 @@ export const entriesWords = {
           : plural(count, 'minute'),
     due: (title: string, when: string) => `${title}, ${when}`,
     startsIn: (minutes: number) =>
-      minutes > 0 ? `in ${minutes} min` : minutes === 0 ? 'now' : `${-minutes} min ago`,
+      minutes > 0 ? `in ${spanText(minutes)}` : minutes === 0 ? 'now' : `${spanText(-minutes)} ago`,
     region: 'Reminders',
     allow: 'Show reminders as notifications, too',
     allowed: 'Reminders also show as notifications of this browser.',
@@ -174,9 +190,17 @@ export const entriesWords = {
     when: 'When',
     made: (text: string) => `Made ${text}`,
     discard: 'Leave without saving?',
-    discardText: 'What you changed here would be lost.',
-    discardYes: 'Leave',
+    discardText: 'What you wrote can be kept for later.',
+    discardYes: 'Throw away',
+    discardKeep: 'Keep for later',
     discardNo: 'Stay',
+    lasts: (length: string) => `Lasts ${length}.`,
+    unfinished: 'Unfinished',
+    goOn: 'Go on',
+    goOnWith: (title: string) => `Go on with ${title}`,
+    throwAway: (title: string) => `Throw ${title} away`,
+    keptAside: (title: string) => `“${title}” is kept, unfinished.`,
+    here: 'What you were writing is here again.',
     problems: {
       title: 'A title has room for 1000 characters.',
       calendar: 'Choose a calendar.',
@@ -193,6 +217,13 @@ export const entriesWords = {
       weekdays: 'Choose at least one weekday.',
       until: 'The last date is before the start.',
     },
+  },
+  clock: {
+    skipped: (time: string, becomes: string) =>
+      `There is no ${time} on this day: the clock is put on. It is read as ${becomes}.`,
+    repeated: (time: string) => `${time} comes twice on this day: the clock is put back. The first is meant.`,
+    take: (time: string) => `Take ${time}`,
+    second: (time: string) => `Take the second ${time}`,
   },
   zones: {
     pick: 'Time zone',

@@ -28,6 +28,11 @@ export const en = {
     show: 'Show',
   },
   keys: {
+    refusals: {
+      'days-move-sideways': 'Whole days move with Alt and the arrows left and right.',
+      'days-stretch-sideways': 'Whole days stretch with Alt, Shift and the arrows left and right.',
+      'hours-stretch-upright': 'Hours stretch with Alt, Shift and the arrows up and down.',
+    },
     title: 'Keys',
     show: 'Keys',
     list: {

@@ -23,6 +23,9 @@ export const viewsWords = {
     dayLoad: (booked: string, working: string) => `${booked} of ${working} booked`,
     dayOff: 'day off',
     place: { office: 'in the office', home: 'at home', travel: 'on the road' },
+    slot: (when: string) => `${when}, free: new entry`,
+    crowd: (count: number, time: string) => `${count} more about ${time}: list them`,
+    crowdTitle: (when: string) => `Entries of ${when}`,
     hiddenBefore: (count: number, time: string) => (count > 0 ? `${count} before ${time}` : `before ${time}`),
     hiddenAfter: (count: number, time: string) => (count > 0 ? `${count} after ${time}` : `after ${time}`),
     showHours: 'Show these hours',
@@ -81,6 +84,7 @@ export const viewsWords = {
     nothing: (first: string, last: string | undefined) =>
       last === undefined ? `${first}: nothing` : `${first} to ${last}: nothing`,
     nothingToday: 'Nothing today.',
+    draft: (day: string) => `Nothing on ${day}: draft an entry`,
   },
   lanes: {
     label: (day: string) => `Calendars of ${day} side by side`,
