@@ -3,9 +3,15 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import request from 'supertest';
 import { event, series, zoned } from '../../testing/samples';
-import { publishedEvents } from '@/core/interchange/published/publishedEvents';
+import { publishedDays } from '@/core/interchange/published/publishedDays';
+import { publishedCopy, publishedEvents } from '@/core/interchange/published/publishedEvents';
+import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
+import { PUBLISHED_LEVELS } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/entry';
+import { parseDate } from '@/core/time/civil';
 import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
 import { createApp } from '../app';
+import { publishedPage } from './publishedPage';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'orderly-week-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -146,3 +152,105 @@ describe('what others see of entries', () => {
     expect(seen[0]).not.toHaveProperty('recurrenceId');
   });
 });
+
+describe('every byte that is served', () => {
+  const SECRET = 'Keeper-secret';
+  const secretly = (fields: Partial<CalendarEvent>): Partial<CalendarEvent> => ({
+    title: SECRET,
+    notes: SECRET,
+    location: SECRET,
+    url: `https://fennick.example/${SECRET}`,
+    categories: [SECRET],
+    uid: `${SECRET}@fennick.example`,
+    created: Date.UTC(2011, 1, 2, 3, 4, 5),
+    modified: Date.UTC(2012, 1, 2, 3, 4, 5),
+    sequence: 4711,
+    timedMinutes: 47,
+    preserved: {
+      properties: [['x-own', {}, 'text', SECRET]],
+      components: [],
+      parameters: { summary: { 'x-p': SECRET } },
+    },
+    attachments: [{ id: 'a', name: SECRET, mediaType: 'text/plain', size: 1 }],
+    ...fields,
+  });
+  const exception = (fields: Partial<CalendarEvent>) =>
+    event({
+      id: 'exception',
+      uid: 'rota@fennick.example',
+      seriesId: 'rota',
+      recurrenceId: zoned('2027-03-16T14:00'),
+      start: zoned('2027-03-16T16:00'),
+      end: zoned('2027-03-16T17:00'),
+      ...fields,
+    });
+  const rota = (fields: Partial<CalendarEvent> = {}) =>
+    series('FREQ=WEEKLY;COUNT=4', { id: 'rota', uid: 'rota@fennick.example', title: 'Rota call', ...fields });
+  const cases: [string, CalendarEvent[]][] = [
+    ['a private entry', [event(secretly({ classification: 'private' }))]],
+    ['a confidential entry', [event(secretly({ classification: 'confidential' }))]],
+    [
+      'a private series with an open exception',
+      [rota(secretly({ classification: 'private' })), exception({ title: SECRET })],
+    ],
+    [
+      'an open series with a private exception',
+      [rota(), exception(secretly({ classification: 'private', uid: 'rota@fennick.example' }))],
+    ],
+    [
+      'an open series with a private change from a date on',
+      [
+        rota(),
+        exception(
+          secretly({
+            classification: 'private',
+            uid: 'rota@fennick.example',
+            recurrenceRange: 'this-and-future',
+          }),
+        ),
+      ],
+    ],
+    [
+      'a private exception that takes no time',
+      [rota(), exception(secretly({ classification: 'private', availability: 'free' }))],
+    ],
+    [
+      'a private exception that is called off',
+      [rota(), exception(secretly({ classification: 'private', status: 'cancelled' }))],
+    ],
+  ];
+
+  test.each(cases)('hides %s at every depth, page and feed', async (_, events) => {
+    for (const level of PUBLISHED_LEVELS) {
+      const { events: seen, taken } = publishedCopy(events, level);
+      const text = writeCalendarFile(seen, undefined, undefined, { ids: taken, now: Date.UTC(2027, 2, 9) });
+      const plain = text.replaceAll('\r\n ', '');
+      expect(plain).not.toMatch(/Keeper-secret|2011|2012|4711/);
+      const page = await publishedPage(
+        { name: 'Rota', zone: 'Europe/Lisbon', text, updated: Date.UTC(2027, 2, 9) } as never,
+        parseDate('2027-03-08'),
+        Date.UTC(2027, 2, 9),
+      );
+      expect(page).not.toMatch(/Keeper-secret/);
+      // An occurrence stands once: as the exception says it, and not as its series does.
+      const { events: again } = await readCalendarFile(text, {
+        zone: 'Europe/Lisbon',
+        now: 0,
+        newId: () => String(++made),
+      });
+      const days = publishedDays(
+        again,
+        { first: parseDate('2027-03-16'), end: parseDate('2027-03-17') },
+        'Europe/Lisbon',
+      );
+      expect(days.flatMap(({ items }) => items).length).toBeLessThanOrEqual(1);
+    }
+  });
+
+  test('an occurrence that was moved to another calendar is not there', () => {
+    const { events: seen } = publishedCopy([rota()], 'everything', [exception({ calendarId: 'home' })]);
+    expect(seen[0]!.recurrence!.exceptionDates).toEqual([zoned('2027-03-16T14:00')]);
+  });
+});
+
+let made = 0;

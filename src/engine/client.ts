@@ -22,6 +22,7 @@ export function workerEngine(): EngineClient {
   );
   return {
     load: (chunks) => remote.load(chunks as string[]),
+    loadNotes: (notes) => remote.loadNotes(notes),
     apply: (patch) => remote.apply(patch),
     days: (query) => remote.days(query),
     loads: (query) => remote.loads(query),
@@ -51,7 +52,8 @@ export function workerFiles(): FilesClient {
     readBackup: (bytes) => remote.readBackup(bytes),
     unzip: (bytes) => remote.unzip(bytes),
     write: (events, calendar, daysOff, attached) => remote.write(events, calendar, daysOff, attached),
-    publish: (events, name, level, daysOff) => remote.publish(events, name, level, daysOff),
+    publish: (events, elsewhere, name, level, daysOff) =>
+      remote.publish(events, elsewhere, name, level, daysOff),
     writeTable: (events, calendars) => remote.writeTable(events, calendars),
     writeBackup: (state, attached, now) => remote.writeBackup(state, attached, now),
   };

@@ -1,6 +1,7 @@
 import type { Patch } from '@/core/change/patch';
 import type { CalendarEvent, Entry } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
+import type { OwnNote } from '@/core/model/ownNote';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
 import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
@@ -55,9 +56,15 @@ export class Engine {
     this.index.load(chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]));
   }
 
+  /** Replaces all notes of the person's own, which are searched with the entries that they are on. */
+  loadNotes(notes: readonly Pick<OwnNote, 'id' | 'text'>[]): void {
+    this.search.loadNotes(notes);
+  }
+
   /** Follows a change. */
   apply(patch: Pick<Patch, 'changes'>): void {
     for (const change of patch.changes) {
+      if (change.collection === 'ownNotes') this.search.putNote(change.id, change.after?.text);
       if (change.collection !== 'entries') continue;
       if (change.after) {
         this.index.put(change.after);

@@ -1,17 +1,18 @@
 import { type Backup, readBackup, writeBackup } from '@/core/interchange/backup/backupFile';
-import { type ColumnMapping, guessColumns } from '@/core/interchange/csv/columns';
+import type { ColumnMapping } from '@/core/interchange/csv/columns';
+import { guessTable } from '@/core/interchange/csv/guessTable';
 import { type CsvTable, readCsvTable } from '@/core/interchange/csv/csvTable';
 import { type DateOrder, guessDateOrder } from '@/core/interchange/csv/dates';
 import { type CsvProblem, readCsvEvents } from '@/core/interchange/csv/readCsv';
 import { writeCsv } from '@/core/interchange/csv/writeCsv';
 import { embedAttachments, extractAttachments } from '@/core/interchange/icalendar/attachProperty';
 import type { CalendarFile } from '@/core/interchange/icalendar/calendarFile';
-import { fileText } from '@/core/interchange/icalendar/fileText';
+import { fileText, tableText } from '@/core/interchange/icalendar/fileText';
 import { FileError, type FileRefusal, LARGEST_BACKUP } from '@/core/interchange/icalendar/problems';
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import { writeCalendarFile, type WrittenCalendar } from '@/core/interchange/icalendar/writeCalendarFile';
-import { publishedEvents } from '@/core/interchange/published/publishedEvents';
-import { unzip, type UnpackedFile } from '@/core/interchange/unzip';
+import { publishedCopy } from '@/core/interchange/published/publishedEvents';
+import { unzip, type Unpacked } from '@/core/interchange/unzip';
 import type { PublishedLevel } from '@/core/model/calendar';
 import { CalendarEvent } from '@/core/model/entry';
 import type { WorkingPattern } from '@/core/model/settings';
@@ -33,6 +34,8 @@ export interface ReadTable {
   readonly mapping: ColumnMapping;
   /** Undefined where the dates could be read both ways. */
   readonly dateOrder: DateOrder | undefined;
+  /** Whether its bytes are no UTF-8 and were read as Western European text. */
+  readonly isGuessedEncoding: boolean;
 }
 
 /** What a file of series that skip days off is written with: the entries that mark them, and their calendars' names. */
@@ -89,12 +92,13 @@ export class Files {
   /** Reads a table's bytes. */
   readTable(bytes: Uint8Array): Promise<ReadAnswer<ReadTable>> {
     return answer(() => {
-      const table = readCsvTable(fileText(bytes));
-      const mapping = guessColumns(table.header);
+      const { text, isGuessed } = tableText(bytes);
+      const table = readCsvTable(text);
+      const mapping = guessTable(table);
       const dates = mapping.flatMap((field, index) =>
         field && /^(start|end)(Date)?$/.test(field) ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
       );
-      return { table, mapping, dateOrder: guessDateOrder(dates) };
+      return { table, mapping, dateOrder: guessDateOrder(dates), isGuessedEncoding: isGuessed };
     });
   }
 
@@ -119,8 +123,8 @@ export class Files {
   }
 
   /** The files of an archive that can be imported. */
-  unzip(bytes: Uint8Array): Promise<ReadAnswer<{ unpacked: UnpackedFile[] }>> {
-    return answer(() => ({ unpacked: unzip(bytes, ['.ics', '.csv']) }));
+  unzip(bytes: Uint8Array): Promise<ReadAnswer<Unpacked>> {
+    return answer(() => unzip(bytes, ['.ics', '.ical', '.csv', '.tsv']));
   }
 
   /** Writes events as an iCalendar file; with a calendar, under its name; with the files of their attachments. */
@@ -133,15 +137,17 @@ export class Files {
     return writeCalendarFile(embedAttachments({ events, files }), calendar, sourceOf(daysOff, true));
   }
 
-  /** Writes a calendar as others see it at a level. */
+  /** Writes a calendar as others see it at a level; occurrences that were moved to other calendars (`elsewhere`) are not there. */
   publish(
     events: readonly CalendarEvent[],
+    elsewhere: readonly CalendarEvent[],
     name: string,
     level: PublishedLevel,
     daysOff: WrittenDaysOff,
   ): string {
-    const seen = publishedEvents(events, level);
-    return writeCalendarFile(seen, { name, description: '' }, sourceOf(daysOff, false));
+    const { events: seen, taken } = publishedCopy(events, level, elsewhere);
+    const hidden = { ids: taken, now: daysOff.now };
+    return writeCalendarFile(seen, { name, description: '' }, sourceOf(daysOff, false), hidden);
   }
 
   /** Writes events as a table. */

@@ -5,6 +5,7 @@ import { Engine } from './engine';
 export function localEngine(engine = new Engine()): EngineClient {
   return {
     load: async (chunks) => engine.load(chunks),
+    loadNotes: async (notes) => engine.loadNotes(notes),
     apply: async (patch) => engine.apply(patch),
     days: async (query) => engine.days(query),
     loads: async (query) => engine.loads(query),

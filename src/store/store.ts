@@ -132,6 +132,7 @@ export class Store {
     );
     await loading;
     if (loaded.entryChunks !== early) await parts.engine.load(loaded.entryChunks);
+    void parts.engine.loadNotes([...loaded.state.ownNotes.values()]);
     const store = new Store(parts, loaded);
     // Without data, what a page left belonged to data that is gone.
     if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
@@ -345,6 +346,7 @@ export class Store {
       // Too far behind: everything is read anew.
       const loaded = await loadDatabase(database);
       await engine.load(loaded.entryChunks);
+      void engine.loadNotes([...loaded.state.ownNotes.values()]);
       this.log = [...loaded.log];
       this.written = { state: loaded.state, history: loaded.history };
       this.snapshot = { ...this.written, version: this.snapshot.version + 1 };

@@ -5,9 +5,23 @@ import { isKnownZone } from '@/core/time/zones';
 /** What a person gave can't be used; the message says what and why. */
 export class CommandError extends Error {}
 
+const REASONS: Readonly<Record<string, string>> = {
+  ENOENT: 'there is no such file or folder',
+  EISDIR: 'it is a folder',
+  ENOTDIR: 'a part of its path is no folder',
+  EACCES: 'it may not be used',
+  ENOSPC: 'there is no room left',
+};
+
+/** Why the system does not do something with a file, in words. */
+export function whyOf(error: unknown): string {
+  const code = (error as NodeJS.ErrnoException).code ?? '';
+  return REASONS[code] ?? (code || String(error));
+}
+
 /** Why a file can't be read, as it is told. */
 export const whyUnreadable = (path: string, error: unknown): string =>
-  `${path} can't be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`;
+  `${path} can't be read: ${whyOf(error)}`;
 
 /** The options and the other parameters of a command, which all have to be there. */
 export function readParameters(

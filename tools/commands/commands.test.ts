@@ -95,7 +95,7 @@ test('the window is half-open, and its ends can be instants', async () => {
 });
 
 test.each([
-  [['expand', '/nowhere.ics', ...window], /can't be read: ENOENT/],
+  [['expand', '/nowhere.ics', ...window], /there is no such file or folder/],
   [
     ['expand', rota, '--from', '2027-02-30', '--to', '2027-03-01', '--zone', 'UTC'],
     /--from is not an ISO date/,
@@ -214,5 +214,27 @@ describe('convert', () => {
     writeFileSync(at('letter.ics'), 'Dear keepers');
     expect(await run('convert', at('letter.ics'), at('no.csv'))).toMatchObject({ status: 2 });
     expect(existsSync(at('no.csv'))).toBe(false);
+  });
+});
+
+describe('convert keeps what is there', () => {
+  const table = path.join(folder, 'unknown.csv');
+  writeFileSync(table, 'colour,weight\nred,12\n');
+  test.each([
+    [
+      'into a folder that is not there',
+      rota,
+      path.join(folder, 'nowhere', 'out.csv'),
+      /can't be written: there is no/,
+    ],
+    ['over its own input', rota, path.join(folder, '.', 'rota.ics'), /the file that is read/],
+    ['from a table without a start', table, path.join(folder, 'out.ics'), /no column is known/],
+  ])('%s: it is told, ends with 2, and nothing is written', async (_, from, to, message) => {
+    const before = readFileSync(rota, 'utf8');
+    const { status, errors } = await run('convert', from, to);
+    expect(status).toBe(2);
+    expect(errors.join('\n')).toMatch(message);
+    expect(readFileSync(rota, 'utf8')).toBe(before);
+    if (to !== path.join(folder, 'rota.ics')) expect(existsSync(to)).toBe(false);
   });
 });

@@ -1,10 +1,10 @@
-import { readFile, writeFile } from 'node:fs/promises';
-import { extname } from 'node:path';
+import { readFile, realpath, writeFile } from 'node:fs/promises';
+import { extname, resolve } from 'node:path';
 import { convertFile, FILE_FORMS, type FileForm } from '@/core/interchange/convert';
 import { DATE_ORDERS } from '@/core/interchange/csv/dates';
 import { fileText } from '@/core/interchange/icalendar/fileText';
-import { FileError } from '@/core/interchange/icalendar/problems';
-import { CommandError, readParameters, readZone, whyUnreadable } from './commandError';
+import { FileError, type FileRefusal } from '@/core/interchange/icalendar/problems';
+import { CommandError, readParameters, readZone, whyOf, whyUnreadable } from './commandError';
 import type { Terminal } from './terminal';
 
 function formOf(path: string): FileForm {
@@ -22,6 +22,7 @@ export async function convert(args: readonly string[], terminal: Terminal): Prom
   ]);
   const [from, to] = given as [string, string];
   const forms = { from: formOf(from), to: formOf(to) };
+  if (await isSameFile(from, to)) throw new CommandError(`${to} is the file that is read: name another`);
   const zone = options.zone === undefined ? 'UTC' : readZone(options.zone, 'zone');
   const dateOrder = DATE_ORDERS.find((order) => order === options.dates);
   if (options.dates !== undefined && !dateOrder)
@@ -32,6 +33,7 @@ export async function convert(args: readonly string[], terminal: Terminal): Prom
   } catch (error) {
     throw new CommandError(whyUnreadable(from, error));
   }
+  let text: string;
   try {
     const converted = await convertFile(fileText(bytes), forms.from, forms.to, {
       zone,
@@ -40,9 +42,37 @@ export async function convert(args: readonly string[], terminal: Terminal): Prom
       newId: () => crypto.randomUUID(),
     });
     for (const { where, code, detail } of converted.problems) terminal.error(`${where}: ${code}: ${detail}`);
-    await writeFile(to, converted.text);
+    text = converted.text;
   } catch (error) {
-    if (error instanceof FileError) throw new CommandError(`${from} can't be read: ${error.reason}`);
+    if (error instanceof FileError) throw new CommandError(`${from} can't be read: ${WHY[error.reason]}`);
     throw error;
   }
+  try {
+    await writeFile(to, text);
+  } catch (error) {
+    throw new CommandError(`${to} can't be written: ${whyOf(error)}`);
+  }
 }
+
+const isSameFile = async (one: string, other: string): Promise<boolean> => {
+  if (resolve(one) === resolve(other)) return true;
+  const paths = await Promise.all([one, other].map((path) => realpath(path).catch(() => undefined)));
+  return paths[0] !== undefined && paths[0] === paths[1];
+};
+
+/** Why a file is refused, in words. */
+const WHY: Readonly<Record<FileRefusal, string>> = {
+  empty: 'it is empty',
+  'too-large': 'it is too large',
+  zip: 'it is an archive: unpack it first',
+  'zip-inside': 'it is an archive within an archive',
+  'other-kind': 'it is of another kind',
+  'wrong-encoding': 'it is not written in UTF-8',
+  'not-a-calendar': 'it is no calendar file: it has no BEGIN:VCALENDAR',
+  'cut-off': 'it ends in the middle of a calendar',
+  'not-a-table': 'it is no table',
+  'no-start-column': 'no column is known to hold the start; name one "start" or "date"',
+  'not-a-backup': 'it is no backup',
+  'damaged-backup': 'it is a damaged backup',
+  'newer-backup': 'it is a backup of a later version',
+};

@@ -5,12 +5,13 @@ import { initialSettings } from '../model/initialSettings';
 import type { Preserved } from '../model/preserved';
 import { emptyState } from '../model/state';
 import { type Backup, readBackup, writeBackup } from './backup/backupFile';
-import { guessColumns } from './csv/columns';
+import { guessTable } from './csv/guessTable';
 import { readCsvTable } from './csv/csvTable';
 import { type DateOrder, guessDateOrder } from './csv/dates';
 import { readCsvEvents } from './csv/readCsv';
 import { writeCsv } from './csv/writeCsv';
 import { embedAttachments, extractAttachments } from './icalendar/attachProperty';
+import { FileError } from './icalendar/problems';
 import { readCalendarFile } from './icalendar/readCalendarFile';
 import { writeCalendarFile, type WrittenCalendar } from './icalendar/writeCalendarFile';
 
@@ -71,7 +72,9 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
     }
     case 'csv': {
       const table = readCsvTable(text);
-      const mapping = guessColumns(table.header);
+      const mapping = guessTable(table);
+      if (!mapping.includes('start') && !mapping.includes('startDate'))
+        throw new FileError('no-start-column');
       const dates = mapping.flatMap((field, index) =>
         field === 'start' || field === 'startDate' ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
       );

@@ -1,11 +1,14 @@
 import MiniSearch, { type SearchResult } from 'minisearch';
 import { attachmentNamesOf, attendeesOf } from '../model/attendees';
 import type { CalendarEvent } from '../model/entry';
+import { type OwnNote, ownNoteId } from '../model/ownNote';
 import type { WorkingPattern } from '../model/settings';
 import { foldText } from '../schedule/entryFilter';
 import type { Occurrence } from '../schedule/occurrence';
 import { dayWindow, type OccurrenceIndex } from '../schedule/occurrenceIndex';
-import { isQueryEmpty, parseSearch, type SearchQuery } from './searchQuery';
+import { civilDate, DAY, dayNumber, MINUTE, parseDate } from '../time/civil';
+import { instantToWall } from '../time/zones';
+import { isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
 
 /** Where words are looked for. */
 export const SEARCH_FIELDS = ['title', 'place', 'notes', 'people', 'categories', 'attachments'] as const;
@@ -42,10 +45,17 @@ const FEW = 3;
 /** Documents that are indexed before others get their turn. */
 const CHUNK = 500;
 
-const fieldsOf = (event: CalendarEvent): Record<SearchField, string> => ({
+interface Found {
+  readonly event: CalendarEvent;
+  readonly occurrence: Occurrence;
+  readonly fields: readonly SearchField[];
+  readonly score: number;
+}
+
+const fieldsOf = (event: CalendarEvent, ownNote = ''): Record<SearchField, string> => ({
   title: event.title,
   place: event.location,
-  notes: event.notes,
+  notes: [event.notes, ownNote].filter(Boolean).join('\n'),
   people: attendeesOf(event)
     .map(({ name, address }) => `${name} ${address}`)
     .join('\n'),
@@ -60,7 +70,29 @@ export class EntrySearch {
   /** The next dates of series, as they were found, by id. */
   private readonly next = new Map<string, Occurrence>();
 
+  /** The person's own notes, by the id that they have for an entry. */
+  private readonly ownNotes = new Map<string, string>();
+
   constructor(private readonly index: OccurrenceIndex) {}
+
+  private textsOf(event: CalendarEvent): Record<SearchField, string> {
+    return fieldsOf(event, this.ownNotes.get(ownNoteId(event.calendarId, event.uid)));
+  }
+
+  /** Replaces all notes of the person's own. */
+  loadNotes(notes: Iterable<Pick<OwnNote, 'id' | 'text'>>): void {
+    this.ownNotes.clear();
+    for (const { id, text } of notes) this.ownNotes.set(id, text);
+    this.texts = undefined;
+    this.making = undefined;
+  }
+
+  /** Follows a change of a note of the person's own; undefined where it is taken away. */
+  putNote(id: string, text: string | undefined): void {
+    if (text === undefined) this.ownNotes.delete(id);
+    else this.ownNotes.set(id, text);
+    for (const event of this.index.all()) if (ownNoteId(event.calendarId, event.uid) === id) this.put(event);
+  }
 
   /** Forgets everything: the entries are others now. */
   reset(): void {
@@ -75,7 +107,7 @@ export class EntrySearch {
     this.next.clear();
     if (!this.texts) return;
     this.remove(event.id);
-    this.texts.add({ id: event.id, ...fieldsOf(event) });
+    this.texts.add({ id: event.id, ...this.textsOf(event) });
   }
 
   remove(id: string): void {
@@ -95,7 +127,7 @@ export class EntrySearch {
       for (let start = 0; start < ids.length; start += CHUNK) {
         for (const id of ids.slice(start, start + CHUNK)) {
           const event = this.index.get(id);
-          if (event && !texts.has(id)) texts.add({ id, ...fieldsOf(event) });
+          if (event && !texts.has(id)) texts.add({ id, ...this.textsOf(event) });
         }
         await new Promise((resolve) => setTimeout(resolve, 0));
         if (this.texts !== texts) return;
@@ -113,12 +145,19 @@ export class EntrySearch {
     >;
     if (isQueryEmpty(query)) return { hits: [], total: 0, counts, problems: query.problems };
     await this.prepare();
-    const test = this.test(query, request);
-    const found = new Map<string, { event: CalendarEvent; fields: SearchField[]; score: number }>();
-    for (const { id, fields, score } of this.candidates(query)) {
-      const event = this.index.get(id);
-      if (event && test(event)) found.set(id, { event, fields, score });
-    }
+    const found = new Map<string, Found>();
+    const take = (asked: SearchQuery, further: number) => {
+      const test = this.test(asked, request);
+      for (const { id, fields, score } of this.candidates(asked)) {
+        const event = this.index.get(id);
+        if (!event || found.has(id) || !mayBeAt(event, asked.times) || !test(event)) continue;
+        const occurrence = this.occurrenceFor(event, asked, request);
+        if (occurrence) found.set(id, { event, occurrence, fields, score: score + further });
+      }
+    };
+    take({ ...query, times: undefined }, query.times ? 1 : 0);
+    // What plain words say of a time is found, too, after what holds the words.
+    if (query.times) take({ ...query, words: query.times.words }, 0);
     // A series is found once: its changed occurrences stand back where it is found itself.
     for (const [id, { event }] of found)
       if (event.seriesId !== undefined && found.has(event.seriesId)) found.delete(id);
@@ -126,12 +165,6 @@ export class EntrySearch {
     const { field } = request;
     const shown = [...found.values()].filter(({ fields }) => !field || fields.includes(field));
     const hits = shown
-      .map(({ event, fields, score }) => ({
-        occurrence: this.occurrenceFor(event, query, request),
-        fields,
-        score,
-      }))
-      .filter((hit): hit is typeof hit & { occurrence: Occurrence } => hit.occurrence !== undefined)
       .sort(
         (a, b) =>
           b.score - a.score ||
@@ -169,6 +202,7 @@ export class EntrySearch {
 
   private test(query: SearchQuery, request: SearchRequest): (event: CalendarEvent) => boolean {
     const phrases = query.phrases.map(foldText);
+    const without = query.without.map(foldText);
     const wanted = query.calendars.map(foldText);
     const calendarIds = new Set(
       request.calendars
@@ -185,8 +219,12 @@ export class EntrySearch {
       if (query.is && (query.is === 'series') !== isSeries) return false;
       if (query.has.includes('attachment') && attachmentNamesOf(event).length === 0) return false;
       if (query.has.includes('people') && attendeesOf(event).length === 0) return false;
-      if (phrases.length === 0) return true;
-      const text = foldText(Object.values(fieldsOf(event)).join('\n'));
+      if (phrases.length + without.length === 0) return true;
+      const text = foldText(Object.values(this.textsOf(event)).join('\n'));
+      if (without.length > 0) {
+        const words = text.split(/[^\p{L}\p{N}]+/u);
+        if (without.some((left) => words.some((word) => word.startsWith(left)))) return false;
+      }
       return phrases.every((phrase) => text.includes(phrase));
     };
   }
@@ -194,15 +232,46 @@ export class EntrySearch {
   /** The occurrence to show of an event: within the days asked for, of a series the next from now on, or the last. */
   private occurrenceFor(
     event: CalendarEvent,
-    { from, end }: SearchQuery,
+    { from, end, times }: SearchQuery,
     { zone, now, workingPattern }: SearchRequest,
   ): Occurrence | undefined {
-    const window =
-      from === undefined && end === undefined
-        ? undefined
-        : dayWindow(from ?? -700_000, end ?? 2_900_000, zone);
-    if (!event.recurrence || window)
-      return this.index.representative(event.id, now, zone, { workingPattern }, window);
+    const first = Math.max(from ?? -Infinity, times?.days?.first ?? -Infinity);
+    const last = Math.min(end ?? Infinity, times?.days?.end ?? Infinity);
+    const isBounded = Number.isFinite(first) || Number.isFinite(last);
+    const window = isBounded
+      ? dayWindow(Math.max(first, -700_000), Math.min(last, 2_900_000), zone)
+      : undefined;
+    const near = (within: typeof window) =>
+      this.index.representative(event.id, now, zone, { workingPattern }, within);
+    const fits = (occurrence: Occurrence | undefined): occurrence is Occurrence =>
+      occurrence !== undefined &&
+      (times?.minute === undefined ||
+        (!occurrence.allDay && minuteOfDay(occurrence.startWall) === times.minute)) &&
+      (times?.month === undefined || monthOfDay(occurrence.startWall) === times.month);
+    if (times?.month !== undefined && event.recurrence) {
+      // Of a series the next such month, else the last one.
+      for (const year of [0, 1, -1]) {
+        const { year: present } = civilDate(Math.floor(instantToWall(zone, now) / DAY));
+        const month = monthDays(present + year, times.month);
+        const within = dayWindow(Math.max(month.first, first), Math.min(month.end, last), zone);
+        const found = within.start < within.end ? near(within) : undefined;
+        if (fits(found)) return found;
+      }
+      return undefined;
+    }
+    if (event.recurrence && !window && times?.minute === undefined)
+      return this.nextOf(event, zone, now, workingPattern);
+    const found = near(window);
+    return fits(found) ? found : undefined;
+  }
+
+  /** The next date of a series, or the last one; found once. */
+  private nextOf(
+    event: CalendarEvent,
+    zone: string,
+    now: number,
+    workingPattern: WorkingPattern,
+  ): Occurrence | undefined {
     const known = this.next.get(`${zone} ${event.id}`);
     if (known && known.end >= now) return known;
     const found = this.index.representative(event.id, now, zone, { workingPattern });
@@ -210,6 +279,21 @@ export class EntrySearch {
     return found;
   }
 }
+
+/** Whether a single event can be at the times asked for, as its own date says: a zone moves it by a day at the most. */
+function mayBeAt(event: CalendarEvent, times: PlainTimes | undefined): boolean {
+  if (!times || event.recurrence) return true;
+  const day = parseDate(event.start.kind === 'date' ? event.start.date : event.start.local);
+  if (times.days) return day >= times.days.first - 400 && day <= times.days.end;
+  return times.month === undefined || [-1, 0, 1].some((by) => civilDate(day + by).month === times.month);
+}
+
+const minuteOfDay = (wall: number): number => Math.floor((wall - Math.floor(wall / DAY) * DAY) / MINUTE);
+const monthOfDay = (wall: number): number => civilDate(Math.floor(wall / DAY)).month;
+const monthDays = (year: number, month: number): { first: number; end: number } => ({
+  first: dayNumber(year, month, 1),
+  end: dayNumber(month === 12 ? year + 1 : year, month === 12 ? 1 : month + 1, 1),
+});
 
 const nearness = (occurrence: Occurrence, now: number): number =>
   // What is past counts as twice as far.

@@ -85,7 +85,7 @@ const corpus = [
 describe('a search line', () => {
   test('is words, exact phrases and operators', () => {
     expect(
-      parseSearch('lens #ME from:2027-01 to:2027-03-31 is:series has:attachment "as it is" bill'),
+      parseSearch('lens #ME since:2027-01 until:2027-03-31 is:series has:attachment -draft "as it is" bill'),
     ).toEqual({
       words: 'lens bill',
       phrases: ['as it is'],
@@ -94,6 +94,7 @@ describe('a search line', () => {
       end: parseDate('2027-04-01'),
       is: 'series',
       has: ['attachment'],
+      without: ['draft'],
       problems: [],
     });
     expect(parseSearch('to:2027').end).toBe(parseDate('2028-01-01'));
@@ -175,4 +176,65 @@ test('the search follows changes', async () => {
   index.remove('signal');
   search.remove('signal');
   expect(await ids('flag')).toEqual([]);
+});
+
+test('days, months and times that are typed plainly find what lies there, after what says the words', async () => {
+  const { ids, find } = searching(
+    ...corpus,
+    event({
+      id: 'plan',
+      title: 'March plan',
+      start: zoned('2027-05-04T09:00'),
+      end: zoned('2027-05-04T10:00'),
+    }),
+    series('FREQ=YEARLY', {
+      id: 'claim',
+      title: 'Claim',
+      start: date('2025-03-20'),
+      end: date('2025-03-21'),
+    }),
+  );
+  expect(await ids('2027-03-10')).toEqual(['lens']);
+  expect((await ids('March'))[0]).toBe('plan');
+  expect(await ids('march')).toEqual(expect.arrayContaining(['lens', 'cafe', 'claim']));
+  expect(await ids('lens March 2027')).toEqual(['lens', 'panel']);
+  expect(await ids('round March 2027')).toEqual([]);
+  expect(await ids('10:00 lens')).toEqual(['lens']);
+  expect((await find('June 2027')).hits.map(({ occurrence }) => occurrence.entryId)).toContain('lamp');
+});
+
+test('what is counted is what can be reached: the days asked for count, and a longer list goes on', async () => {
+  const many = Array.from({ length: 60 }, (_, index) =>
+    event({
+      id: `oil-${index}`,
+      title: 'Oil',
+      start: zoned('2027-03-10T10:00'),
+      end: zoned('2027-03-10T11:00'),
+    }),
+  );
+  const { search, find } = searching(...many);
+  expect((await find('oil since:2028-01')).total).toBe(0);
+  const all = await search.find({
+    text: 'oil',
+    zone: FENNICK,
+    now,
+    workingPattern: standardWorkingPattern,
+    calendars,
+    limit: 80,
+  });
+  expect([all.total, all.hits.length]).toEqual([60, 60]);
+});
+
+test('a word after a minus leaves out, and notes of one’s own are found as they are written and taken away', async () => {
+  const { search, ids } = searching(...corpus);
+  expect(await ids('lens')).toEqual(['lens', 'panel']);
+  expect(await ids('lens -panel')).toEqual(['lens']);
+  const own = corpus.find(({ id }) => id === 'lens')!;
+  const noteId = `${own.calendarId}|${own.uid}`;
+  search.putNote(noteId, 'ask Marek for the polish');
+  expect(await ids('polish')).toEqual(['lens']);
+  search.putNote(noteId, undefined);
+  expect(await ids('polish')).toEqual([]);
+  search.loadNotes([{ id: noteId, text: 'wax' }]);
+  expect(await ids('wax')).toEqual(['lens']);
 });

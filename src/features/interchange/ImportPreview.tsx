@@ -39,7 +39,10 @@ export function ImportPreview({
   const [only] = parts;
   const isOne = parts.length === 1;
   const [newName, setNewName] = useState(only?.title ?? '');
-  const [into, setInto] = useState(NEW);
+  const sameName = (name: string) =>
+    writable.find((calendar) => calendar.name.trim().toLowerCase() === name.trim().toLowerCase());
+  // What was imported before goes where it went; a second calendar of one name is made on purpose only.
+  const [into, setInto] = useState(() => (isOne ? (sameName(only?.title ?? '')?.id ?? NEW) : NEW));
   const events = useMemo(() => parts.flatMap((part) => part.events), [parts]);
   const span = useMemo(() => spanOf(events), [events]);
   const doubles = useDoubles(events);
@@ -58,6 +61,8 @@ export function ImportPreview({
       const preserved = keptOfCalendar(part.preserved);
       if (into !== NEW) return { events: part.events, into: { calendarId: into, preserved } };
       const name = (isOne ? newName : part.title).trim() || words.calendars.title;
+      const there = isOne ? undefined : sameName(name);
+      if (there) return { events: part.events, into: { calendarId: there.id, preserved } };
       const mark = proposeMark(name, marks);
       const colour = part.colour && !taken.includes(part.colour) ? part.colour : proposeColour(taken);
       marks.push(mark);
@@ -92,15 +97,23 @@ export function ImportPreview({
     );
   };
 
+  const count = events.length - doubles.skipped;
+  const goLabel =
+    count > 0
+      ? exchangeWords.import.go(count)
+      : beyond > 0
+        ? exchangeWords.import.goBeyond(beyond)
+        : exchangeWords.import.goNothing;
+  const nameTaken = isOne && into === NEW ? sameName(newName) : undefined;
   return (
     <Sheet
       title={exchangeWords.import.title}
       closeLabel={words.actions.cancel}
       onClose={close}
       go={{
-        label: exchangeWords.import.go(events.length - doubles.skipped),
+        label: goLabel,
         onPress: go,
-        disabled: events.length + beyond === 0 || nameMissing || doubles.isLooking,
+        disabled: count + beyond === 0 || nameMissing || nameTaken !== undefined || doubles.isLooking,
       }}
     >
       <View style={styles.group}>
@@ -130,7 +143,7 @@ export function ImportPreview({
         {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
       </View>
       {refused.map(({ name, reason }) => (
-        <View key={name} role="alert">
+        <View key={`${name} ${reason}`} role="alert">
           <AppText weight="700">{exchangeWords.import.refusedFile(name)}</AppText>
           <AppText tone="error">{exchangeWords.import.refusals[reason]}</AppText>
         </View>
@@ -156,7 +169,13 @@ export function ImportPreview({
           value={newName}
           onChangeText={setNewName}
           maxLength={120}
-          error={nameMissing ? words.calendars.nameMissing : undefined}
+          error={
+            nameMissing
+              ? words.calendars.nameMissing
+              : nameTaken
+                ? words.calendars.nameTaken(nameTaken.name)
+                : undefined
+          }
         />
       ) : null}
       <DoublesChoice doubles={doubles} />
@@ -164,7 +183,9 @@ export function ImportPreview({
         <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
           {problems.length > 0
             ? exchangeWords.import.problems(problems.length)
-            : exchangeWords.import.noProblems}
+            : refused.length > 0
+              ? exchangeWords.import.noProblemsBeside
+              : exchangeWords.import.noProblems}
         </AppText>
         {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
           <View key={index} style={styles.problem}>

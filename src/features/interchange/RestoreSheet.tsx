@@ -84,9 +84,9 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
       {backup.problems.length > 0 ? (
         <View role="alert">
           <AppText tone="error">{said.problems(backup.problems.length)}</AppText>
-          {backup.problems.slice(0, 10).map(({ collection, id, detail }) => (
+          {backup.problems.slice(0, 10).map(({ collection, id, name, detail }) => (
             <AppText key={`${collection} ${id}`} size="small" tone="quiet" numberOfLines={2}>
-              {`${collection} ${id}: ${detail}`}
+              {said.problem(said.collections[collection], name ?? id, detail)}
             </AppText>
           ))}
         </View>

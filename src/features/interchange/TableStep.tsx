@@ -37,7 +37,8 @@ export function TableStep({ name, read }: { name: string; read: ReadTable }) {
       <View>
         <AppText tone="quiet">{name}</AppText>
         <AppText weight="700">{said.rows(table.rows.length)}</AppText>
-        <AppText tone="quiet">{said.tableHint}</AppText>
+        <AppText tone="quiet">{table.hasNames ? said.tableHint : said.noNames}</AppText>
+        {read.isGuessedEncoding ? <AppText tone="accent">{said.guessedEncoding}</AppText> : null}
       </View>
       {hasStart ? null : (
         <AppText tone="error" role="alert">

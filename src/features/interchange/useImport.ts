@@ -61,6 +61,12 @@ interface NamedBytes {
   readonly bytes: Uint8Array;
 }
 
+/** The files in what was given, and those of an archive that are left out. */
+interface Inside {
+  readonly files: readonly NamedBytes[];
+  readonly leftOut: Gathered['refused'];
+}
+
 const titleOf = (name: string): string => name.replace(/\.[^.]*$/, '').slice(0, 120);
 
 /** What comes after the files are read: a table to confirm, the preview, or why there is none. */
@@ -120,13 +126,14 @@ export function useImport() {
         : { parts: [], refused: [], tables: [{ name: file.name, read: result }] };
     };
     /** The files themselves: out of archives, too. */
-    const unpacked = async (file: File): Promise<NamedBytes[] | Refusal> => {
+    const unpacked = async (file: File): Promise<Inside | Refusal> => {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      if (!isArchive(bytes)) return [{ name: file.name, bytes }];
+      if (!isArchive(bytes)) return { files: [{ name: file.name, bytes }], leftOut: [] };
       const result = await calendarFiles().unzip(bytes);
       if ('refused' in result) return result.refused;
-      if ('cancelled' in result) return [];
-      return result.unpacked.length > 0 ? result.unpacked : 'not-a-calendar';
+      if ('cancelled' in result) return { files: [], leftOut: [] };
+      if (result.unpacked.length + result.leftOut.length === 0) return 'not-a-calendar';
+      return { files: result.unpacked, leftOut: result.leftOut };
     };
     const readBackup = async (file: File): Promise<void> => {
       const result = await calendarFiles().readBackup(new Uint8Array(await file.arrayBuffer()));
@@ -157,7 +164,8 @@ export function useImport() {
               refuse(file.name, inside);
               continue;
             }
-            for (const each of inside) {
+            inside.leftOut.forEach(({ name, reason }) => refuse(name, reason));
+            for (const each of inside.files) {
               if (!goesOn()) return;
               setStep({ kind: 'reading', name: each.name, done: 0, total: 0 });
               const read = /\.(csv|tsv)$/i.test(each.name)

@@ -35,7 +35,11 @@ export function publishedText(
   now: number,
 ): Promise<string> {
   const events = [...state.entries.values()].filter(({ calendarId }) => calendarId === calendar.id);
-  return calendarFiles().publish(events, calendar.name, level, writtenDaysOff(state, events, now));
+  const ids = new Set(events.map(({ id }) => id));
+  const elsewhere = [...state.entries.values()].filter(
+    ({ calendarId, seriesId }) => calendarId !== calendar.id && seriesId !== undefined && ids.has(seriesId),
+  );
+  return calendarFiles().publish(events, elsewhere, calendar.name, level, writtenDaysOff(state, events, now));
 }
 
 /** Sends what is published of a calendar to the server; whether it took it. */

@@ -1,8 +1,7 @@
 import { useCallback, useEffect, useId, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { SEARCH_FIELDS, type SearchField, type SearchHit } from '@/core/search/entrySearch';
-import { DAY } from '@/core/time/civil';
-import { usePlanAddress, workspace } from '@/features/workspace';
+import { usePlanAddress, useReveal, workspace } from '@/features/workspace';
 import { useCalendars, useOpenStore, useSearch } from '@/store';
 import { useBackCloses } from '@/ui/backCloses';
 import { AppText } from '@/ui/primitives/AppText';
@@ -15,6 +14,9 @@ import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { SearchHitRow } from './SearchHitRow';
 
+/** How many of the found entries are listed at first, and how many more at a press. */
+const PAGE = 40;
+
 /**
  * Search over all entries, in the desk's place. The arrow keys walk the results from the field, and the view follows; on a
  * phone, where it covers the view, a press goes there.
@@ -22,12 +24,13 @@ import { SearchHitRow } from './SearchHitRow';
 export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }) {
   const { colours } = useTheme();
   const { store } = useOpenStore();
-  const { address, to } = usePlanAddress();
+  const { address } = usePlanAddress();
   const calendars = useCalendars();
   const [text, setText] = useState('');
   const [field, setField] = useState<SearchField | undefined>(undefined);
   const [activeKey, setActiveKey] = useState<string | undefined>(undefined);
-  const { answer, failed } = useSearch(text, field, address.zone);
+  const [limit, setLimit] = useState(PAGE);
+  const { answer, failed } = useSearch(text, field, address.zone, limit);
   const list = useRef<View>(null);
   const id = useId();
   useEffect(() => void store.engine.prepareSearch(), [store]);
@@ -41,23 +44,16 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   const active = hits.findIndex(({ occurrence }) => occurrence.key === activeKey);
   const close = () => workspace.search(false);
   useBackCloses(close, !wide);
-  const { hidden } = address;
+  const reveal = useReveal();
   const show = useCallback(
     (hit: SearchHit) => {
-      const { occurrence } = hit;
-      setActiveKey(occurrence.key);
-      workspace.select(occurrence.key);
-      to(
-        {
-          day: Math.floor(occurrence.startWall / DAY),
-          // What is found is shown, also where its calendar was hidden.
-          hidden: hidden.filter((each) => each !== occurrence.calendarId),
-        },
-        { quietly: true },
-      );
-      if (!wide) workspace.search(false);
+      const { key } = hit.occurrence;
+      setActiveKey(key);
+      reveal(key, { quietly: true });
+      // On a wide screen the search stays beside what it found.
+      workspace.search(wide);
     },
-    [hidden, to, wide],
+    [reveal, wide],
   );
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
@@ -98,6 +94,7 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
           onChangeText={(next) => {
             setText(next);
             setField(undefined);
+            setLimit(PAGE);
           }}
           onSubmit={() => {
             const chosen = hits[Math.max(0, active)];
@@ -148,6 +145,13 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
                 />
               ))}
         </View>
+        {text.trim() !== '' && answer && answer.total > hits.length ? (
+          <Button
+            label={words.search.more(Math.min(PAGE, answer.total - hits.length))}
+            onPress={() => setLimit(limit + PAGE)}
+            style={styles.more}
+          />
+        ) : null}
       </ScrollView>
     </View>
   );
@@ -161,4 +165,5 @@ const styles = StyleSheet.create({
   field: { padding: space(3), gap: space(2) },
   groups: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   list: { flex: 1 },
+  more: { margin: space(3) },
 });

@@ -12,11 +12,18 @@ export const exchangeWords = {
     nothing: 'There is no event in this file.',
     problems: (count: number) => `${plural(count, 'thing')} could not be read as written`,
     noProblems: 'Everything in the file could be read.',
+    noProblemsBeside: 'Everything in the other files could be read.',
     line: (line: number) => `Line ${line}`,
     into: 'Import into',
     newCalendar: (name: string) => `A new calendar, “${name}”`,
     newName: 'Name of the new calendar',
     go: (count: number) => `Import ${plural(count, 'entry', 'entries')}`,
+    goBeyond: (count: number) => `Keep ${plural(count, 'part')}`,
+    goNothing: 'Nothing to import',
+    existsAlready: (name: string) => `“${name}” is there already: the entries go into it.`,
+    guessedEncoding:
+      'The file is not written in UTF-8; it was read as Western European text. Look whether the letters are right.',
+    noNames: 'The table has no row of names: say what each column holds.',
     again: 'Choose another file',
     saving: 'Keeping the entries',
     cancelled: 'Import cancelled. Nothing was changed.',
@@ -51,14 +58,18 @@ export const exchangeWords = {
     refusals: {
       empty: 'This file is empty.',
       'too-large':
-        'This file is larger than 25 MB, which is more than a calendar file needs. Split it, or export a shorter time.',
+        'This file is larger than 200 MB, which is more than can be read at once. Split it, or export a shorter time.',
       zip: 'This archive can’t be unpacked here. Unpack it yourself, and import the files inside.',
       'wrong-encoding':
-        'This file is not written in UTF-8, as calendar files are. Export it anew as a calendar file (.ics).',
+        'The letters of this file can’t be read: it is not written in UTF-8. Save it anew as UTF-8 where it comes from.',
+      'zip-inside': 'This is an archive within the archive. Unpack it, and import the files inside.',
+      'other-kind': 'This is neither a calendar file (.ics) nor a table (.csv).',
+      'no-start-column': 'No column of this table holds a date, as far as its names say.',
+      'damaged-backup':
+        'This backup is damaged: it can’t be read to its end. Take another copy of it if there is one.',
       'not-a-calendar': 'This is not a calendar file: it has no BEGIN:VCALENDAR.',
       'cut-off': 'This file is cut off: it ends in the middle of a calendar. Export it anew.',
-      'not-a-table':
-        'This is no table with a row of names and columns with commas, semicolons or tabs between them.',
+      'not-a-table': 'This is no table: it has no columns with commas, semicolons or tabs between them.',
       'not-a-backup': 'This is no backup of Orderly Week.',
       'newer-backup': 'This backup was saved by a later version of Orderly Week. Update, and try again.',
       failed: 'This file could not be read.',
@@ -164,6 +175,8 @@ export const exchangeWords = {
     files: (count: number) => plural(count, 'attached file'),
     nothing: 'Nothing would change: everything in this backup is here.',
     problems: (count: number) => `${plural(count, 'record')} could not be read and would be left out`,
+    problem: (collection: string, name: string, field: string) =>
+      `${collection}: “${name}”${field ? `, of which “${field}” can’t be read` : ''}`,
     go: 'Restore',
     undo: 'One press takes it back.',
   },

@@ -41,6 +41,8 @@ test('a bad record is named and the rest is read; what is no backup is refused',
   expect(broken.records.entries.map(({ id }) => id)).toEqual(['b']);
   expect(() => readBackup('{"format":"something"}')).toThrow(new FileError('not-a-backup'));
   expect(() => readBackup('no')).toThrow(new FileError('not-a-backup'));
+  // One that is cut off is no other file, but a damaged one.
+  expect(() => readBackup(text.slice(0, -40))).toThrow(new FileError('damaged-backup'));
   expect(() => readBackup(text.replace('"version":1', '"version":2'))).toThrow(new FileError('newer-backup'));
 });
 

@@ -24,8 +24,11 @@ export type BackupRecords = { readonly [Name in BackedUp]: readonly z.infer<(typ
 
 /** A record that could not be read. */
 export interface BackupProblem {
-  readonly collection: string;
+  readonly collection: BackedUp;
   readonly id: string;
+  /** What it is called, where it says so. */
+  readonly name: string | undefined;
+  /** The field that can't be read. */
   readonly detail: string;
 }
 
@@ -74,22 +77,28 @@ export function readBackup(text: string): Backup {
   try {
     value = JSON.parse(text);
   } catch {
-    throw new FileError('not-a-backup');
+    // One that begins as a backup does and can't be read to its end is one that was damaged.
+    throw new FileError(text.slice(0, 200).includes(BACKUP_FORMAT) ? 'damaged-backup' : 'not-a-backup');
   }
   const head = z.object({ format: z.literal(BACKUP_FORMAT), version: z.number() }).safeParse(value);
   if (!head.success) throw new FileError('not-a-backup');
   if (head.data.version > BACKUP_VERSION) throw new FileError('newer-backup');
   const shape = BackupShape.safeParse(value);
-  if (!shape.success) throw new FileError('not-a-backup');
+  if (!shape.success) throw new FileError('damaged-backup');
 
   const problems: BackupProblem[] = [];
   const read = (collection: BackedUp): unknown[] =>
     (shape.data.records[collection] ?? []).flatMap((item, index) => {
       const parsed = COLLECTIONS[collection].safeParse(item);
       if (parsed.success) return [parsed.data];
-      const id = z.object({ id: z.string() }).safeParse(item).data?.id ?? String(index + 1);
-      const [issue] = parsed.error.issues;
-      problems.push({ collection, id, detail: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}` });
+      const said = z.looseObject({}).safeParse(item).data ?? {};
+      const text = (name: string) => (typeof said[name] === 'string' ? said[name] : undefined);
+      problems.push({
+        collection,
+        id: text('id') ?? String(index + 1),
+        name: text('title') ?? text('name'),
+        detail: String(parsed.error.issues[0]?.path[0] ?? ''),
+      });
       return [];
     });
   const records = Object.fromEntries(BACKED_UP.map((name) => [name, read(name)]));

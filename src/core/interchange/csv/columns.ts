@@ -31,26 +31,50 @@ export const FLOATING = 'floating';
 /** The field of each column, by position; undefined for one that is passed over. */
 export type ColumnMapping = readonly (CsvField | undefined)[];
 
-/** Names that columns go by, without spaces and signs. The first pattern that fits wins. */
+/** Names that columns go by, without spaces and signs, in English, German, French and Spanish. The first that fits wins. */
 const NAMES: readonly (readonly [CsvField, RegExp])[] = [
-  ['title', /^(title|name|summary|subject|event|entry|what|appointment)$/],
-  ['startDate', /^(start|begin|from)s?(date|day)$|^(date|day|when)$/],
-  ['startTime', /^(start|begin|from)s?(time|hour)$|^(time|at)$/],
-  ['start', /^(start|starts|begin|begins|from|dtstart|start(s)?(at|on)?|startdatetime)$/],
-  ['endDate', /^(end|finish|until|to)s?(date|day)$/],
-  ['endTime', /^(end|finish|until|to)s?(time|hour)$/],
-  ['end', /^(end|ends|finish|until|to|dtend|end(s)?(at|on)?|enddatetime)$/],
-  ['length', /^(length|duration|minutes|hours|howlong)$/],
-  ['allDay', /^(allday|wholeday|alldayevent|fullday)$/],
-  ['zone', /^(zone|timezone|tz|tzid)$/],
-  ['place', /^(place|location|where|room|venue)$/],
-  ['notes', /^(notes?|description|details|comments?|text|body)$/],
-  ['categories', /^(categor(y|ies)|labels?|tags?|kind|type)$/],
-  ['availability', /^(availability|showas|busy|transp|free)$/],
-  ['visibility', /^(visibility|class|classification|private|privacy)$/],
-  ['status', /^(status|state)$/],
-  ['link', /^(link|url|web|address|website)$/],
-  ['repeats', /^(repeats?|rrule|rule|recurrence|recurs)$/],
+  [
+    'title',
+    /^(title|name|summary|subject|event|entry|what|appointment|titel|betreff|bezeichnung|termin|titre|objet|sujet|intitulé|título|titulo|asunto|nombre)$/,
+  ],
+  [
+    'startDate',
+    /^(start|begin|from)s?(date|day)$|^(date|day|when)$|^(start|beginn?|anfangs?)(datum|tag)$|^(datum|tag|dat(e|um)vom|jour|fecha|día)$|^date(de)?début$|^jour(de)?début$|^fecha(de)?(inicio|comienzo)$/,
+  ],
+  [
+    'startTime',
+    /^(start|begin|from)s?(time|hour)$|^(time|at)$|^(start|beginn?|anfangs?)(zeit|uhrzeit)$|^(uhrzeit|zeit|heure|hora)$|^heure(de)?début$|^hora(de)?(inicio|comienzo)$/,
+  ],
+  [
+    'start',
+    /^(start|starts|begin|begins|from|dtstart|start(s)?(at|on)?|startdatetime|beginn|anfang|von|début|debut|inicio|comienzo|desde)$/,
+  ],
+  [
+    'endDate',
+    /^(end|finish|until|to)s?(date|day)$|^end(e)?(datum|tag)$|^(date|jour)(de)?fin$|^fecha(de)?(fin|final|finalización)$/,
+  ],
+  [
+    'endTime',
+    /^(end|finish|until|to)s?(time|hour)$|^end(e)?(zeit|uhrzeit)$|^heure(de)?fin$|^hora(de)?(fin|final|finalización)$/,
+  ],
+  ['end', /^(end|ends|finish|until|to|dtend|end(s)?(at|on)?|enddatetime|ende|bis|fin|final|hasta)$/],
+  ['length', /^(length|duration|minutes|hours|howlong|dauer|länge|durée|duración)$/],
+  [
+    'allDay',
+    /^(allday|wholeday|alldayevent|fullday|ganztägig|ganztags|ganzertag|journéeentière|todalajornada|todoeldía|todoeldia)$/,
+  ],
+  ['zone', /^(zone|timezone|tz|tzid|zeitzone|fuseauhoraire|zonahoraria|husohorario)$/],
+  ['place', /^(place|location|where|room|venue|ort|raum|lieu|salle|endroit|lugar|ubicación|sala)$/],
+  [
+    'notes',
+    /^(notes?|description|details|comments?|text|body|notizen?|beschreibung|bemerkung(en)?|remarques?|commentaires?|notas?|descripción|comentarios?)$/,
+  ],
+  ['categories', /^(categor(y|ies)|labels?|tags?|kind|type|kategorien?|catégories?|categorías?)$/],
+  ['availability', /^(availability|showas|busy|transp|free|verfügbarkeit|disponibilité|disponibilidad)$/],
+  ['visibility', /^(visibility|class|classification|private|privacy|privat|privé|privado)$/],
+  ['status', /^(status|state|statut|état|estado)$/],
+  ['link', /^(link|url|web|address|website|lien|enlace)$/],
+  ['repeats', /^(repeats?|rrule|rule|recurrence|recurs|wiederholung|récurrence|repetición)$/],
   ['leftOut', /^(leftout|exdate|exceptions?)$/],
   ['further', /^(further|rdate|furtherdates)$/],
   ['uid', /^(uid|id|key)$/],
@@ -61,7 +85,10 @@ const NAMES: readonly (readonly [CsvField, RegExp])[] = [
 export function guessColumns(header: readonly string[]): ColumnMapping {
   const taken = new Set<CsvField>();
   return header.map((name) => {
-    const plain = name.toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, '');
+    const plain = name
+      .normalize('NFC')
+      .toLowerCase()
+      .replaceAll(/[^\p{L}\p{N}]/gu, '');
     const field = NAMES.find(([candidate, pattern]) => !taken.has(candidate) && pattern.test(plain))?.[0];
     if (field) taken.add(field);
     return field;

@@ -1,9 +1,13 @@
 import fc from 'fast-check';
 import { date, event, FENNICK, series, zoned } from '../../../../testing/samples';
 import { FileError } from '../icalendar/problems';
+import { zipSync } from 'fflate';
+import { tableText } from '../icalendar/fileText';
+import { unzip } from '../unzip';
 import { guessColumns } from './columns';
 import { readCsvTable, writeCsvTable } from './csvTable';
 import { type DateOrder, guessDateOrder, readDate, readLength, readMoment, readTime } from './dates';
+import { guessTable } from './guessTable';
 import { readCsvEvents } from './readCsv';
 import { writeCsv } from './writeCsv';
 
@@ -162,4 +166,74 @@ test('a changed occurrence finds its series in a table', () => {
   const changed = event({ uid: 'call', recurrenceId: zoned('2027-03-16T14:00'), title: 'later' });
   const { events } = read(writeCsv([master, changed], () => 'Meetings'));
   expect(events[1]).toMatchObject({ seriesId: events[0]!.id, recurrenceId: zoned('2027-03-16T14:00') });
+});
+
+describe('tables from elsewhere', () => {
+  test('German, French and Spanish names of columns are known', () => {
+    expect(
+      guessColumns(['Betreff', 'Datum', 'Startzeit', 'Endzeit', 'Ort', 'Ganztägig', 'Beschreibung']),
+    ).toEqual(['title', 'startDate', 'startTime', 'endTime', 'place', 'allDay', 'notes']);
+    expect(
+      guessColumns(['Objet', 'Date de début', 'Heure de début', 'Date de fin', 'Heure de fin', 'Lieu']),
+    ).toEqual(['title', 'startDate', 'startTime', 'endDate', 'endTime', 'place']);
+    expect(
+      guessColumns(['Asunto', 'Fecha de inicio', 'Hora de inicio', 'Hora de fin', 'Lugar', 'Notas']),
+    ).toEqual(['title', 'startDate', 'startTime', 'endTime', 'place', 'notes']);
+  });
+
+  test('a table without names keeps its first row, and its columns are known by what stands in them', () => {
+    const table = readCsvTable(
+      '2027-03-09,14:00,15:00,Keeper rota call,Lamp room\n2027-03-10,09:00,09:30,Stock list,\n',
+    );
+    expect(table.hasNames).toBe(false);
+    expect(guessTable(table)).toEqual(['startDate', 'startTime', 'endTime', 'title', 'place']);
+    const options = { zone: FENNICK, now: 0, newId: () => 'x', defaultLengthMinutes: 30 };
+    const { events } = readCsvEvents(table, {
+      ...options,
+      dateOrder: 'day-month',
+      mapping: guessTable(table),
+    });
+    expect(events.map(({ title, start }) => [title, start])).toEqual([
+      ['Keeper rota call', zoned('2027-03-09T14:00')],
+      ['Stock list', zoned('2027-03-10T09:00')],
+    ]);
+  });
+
+  test('dates that say themselves which number is what are not asked about', () => {
+    expect(guessDateOrder(['2027-03-09', '2027-04-01'])).toBe('day-month');
+    expect(guessDateOrder(['9 March 2027'])).toBe('day-month');
+    expect(guessDateOrder(['03/04/2027'])).toBeUndefined();
+  });
+
+  test('a night may end on the next day; an end before the start is said and not made 23 hours', () => {
+    const night = read('title,date,start time,end time\nWatch,2027-03-09,22:00,06:00');
+    expect(night.problems).toEqual([]);
+    expect(night.events[0]!.end).toEqual(zoned('2027-03-10T06:00'));
+    const slip = read('title,date,start time,end time\nCall,2027-03-09,10:00,09:00');
+    expect(slip.problems.map(({ code }) => code)).toEqual(['end-before-start']);
+    expect(slip.events[0]!.end).toEqual(zoned('2027-03-09T10:30'));
+  });
+
+  test('a table that is no UTF-8 is read as Western European text, and it is said', () => {
+    const bytes = new Uint8Array(
+      [...'title,date\nB'].map((letter) => letter.charCodeAt(0)).concat(0xe4, 0x72),
+    );
+    expect(tableText(bytes)).toEqual({ text: 'title,date\nBär', isGuessed: true });
+    expect(tableText(new TextEncoder().encode('Bär'))).toEqual({ text: 'Bär', isGuessed: false });
+  });
+});
+
+test('of an archive, what can’t be read is named: other kinds, and archives within', () => {
+  const bytes = zipSync({
+    'stores/a.ics': new TextEncoder().encode('BEGIN:VCALENDAR'),
+    'inner.zip': new Uint8Array([1]),
+    'letter.txt': new Uint8Array([1]),
+    '__MACOSX/._a.ics': new Uint8Array([1]),
+  });
+  const { unpacked, leftOut } = unzip(bytes, ['.ics']);
+  expect(unpacked.map(({ name }) => name)).toEqual(['a.ics']);
+  expect(leftOut).toEqual([
+    { name: 'inner.zip', reason: 'zip-inside' },
+    { name: 'letter.txt', reason: 'other-kind' },
+  ]);
 });

@@ -1,10 +1,13 @@
 import Papa from 'papaparse';
+import { isRowOfValues } from './cellKind';
 import { guessColumns } from './columns';
 import { FileError } from '../icalendar/problems';
 
 /** A table as it was read: the names of the columns, and rows of texts with their line in the file. */
 export interface CsvTable {
   readonly header: readonly string[];
+  /** Whether the first row was one of names; without them the columns are numbered. */
+  readonly hasNames: boolean;
   readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
 }
 
@@ -28,21 +31,25 @@ function delimiterOf(text: string): string {
 
 /**
  * Reads a table of values with commas, semicolons or tabs between them (RFC 4180 and its relatives).
- * @throws FileError if there is no header, or nothing that looks like columns
+ * A first row of values is one of the rows, and the columns have no names.
+ * @throws FileError if there is nothing that looks like columns
  */
 export function readCsvTable(text: string): CsvTable {
   const plain = text.replace(/^\uFEFF/, '');
   const { data } = Papa.parse<string[]>(plain, { delimiter: delimiterOf(plain) });
-  const [first, ...rest] = data;
-  const header = (first ?? []).map((name) => unescape(name.trim()));
+  const [first = [], ...others] = data;
+  const hasNames = !isRowOfValues(first);
+  const rest = hasNames ? others : data;
+  const header = first.map((name, index) => (hasNames ? unescape(name.trim()) : String(index + 1)));
   if (header.length < 2 || header.every((name) => name === '')) throw new FileError('not-a-table');
   if (rest.length > MOST_ROWS) throw new FileError('too-large');
   return {
     header,
+    hasNames,
     rows: rest.flatMap((cells, index) =>
       cells.every((cell) => cell.trim() === '')
         ? []
-        : [{ line: index + 2, cells: cells.map((cell) => unescape(cell)) }],
+        : [{ line: index + (hasNames ? 2 : 1), cells: cells.map((cell) => unescape(cell)) }],
     ),
   };
 }

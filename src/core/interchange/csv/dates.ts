@@ -107,12 +107,16 @@ function offsetOf(text: string | undefined): number | undefined {
 export function guessDateOrder(texts: readonly string[]): DateOrder | undefined {
   let day = 0;
   let month = 0;
+  let unclear = 0;
   for (const text of texts) {
     const numbers = NUMBERS.exec(text.trim().split(/[\sT,]+/)[0] ?? '');
     if (!numbers) continue;
+    unclear++;
     if (Number(numbers[1]) > 12) day++;
     else if (Number(numbers[2]) > 12) month++;
   }
+  // Where the year comes first, or months have names, there is nothing to ask.
+  if (unclear === 0) return 'day-month';
   if (day > 0 === month > 0) return undefined;
   return day > 0 ? 'day-month' : 'month-day';
 }

@@ -50,6 +50,9 @@ class RowProblem extends Error {
   }
 }
 
+/** The longest that an entry may reach into the next day without a date of its end, in milliseconds. */
+const LONGEST_NIGHT = 12 * 60 * MINUTE;
+
 const YES = /^(1|y|yes|true|x|on|all day)$/i;
 
 /**
@@ -136,8 +139,11 @@ function readTimes(cell: Cell, options: CsvOptions, report: Report): { start: Ev
     const written = { date: last?.date ?? first.date, minutes: endTime, offset: last?.offset };
     end = eventTime(written, zone);
     // Without a date of its own, an end before the start is one of the next day.
-    if (!last && wallOf(end) <= wallOf(start))
-      end = eventTime({ ...written, date: dayAfter(first.date) }, zone);
+    if (!last && wallOf(end) <= wallOf(start)) {
+      const nextDay = eventTime({ ...written, date: dayAfter(first.date) }, zone);
+      // A night is one; 23 hours are more likely a slip.
+      if (wallOf(nextDay) - wallOf(start) <= LONGEST_NIGHT) end = nextDay;
+    }
   }
   const lengthText = cell('length');
   const length = lengthText === '' ? undefined : readLength(lengthText);
@@ -145,7 +151,10 @@ function readTimes(cell: Cell, options: CsvOptions, report: Report): { start: Ev
   const afterLength = atWall(start, wallOf(start) + (length ?? options.defaultLengthMinutes) * MINUTE);
   const at = zone ?? options.zone;
   if (end && instantOf(end, at) < instantOf(start, at)) {
-    report('end-before-start', `${cell('start') || cell('startDate')} – ${cell('end') || cell('endDate')}`);
+    report(
+      'end-before-start',
+      `${cell('start') || cell('startDate')} ${cell('startTime')} – ${cell('end') || cell('endDate')} ${cell('endTime')}`.trim(),
+    );
     end = undefined;
   }
   return { start, end: end ?? afterLength };

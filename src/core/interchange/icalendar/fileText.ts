@@ -6,20 +6,42 @@ export const isArchive = (bytes: Uint8Array): boolean =>
 
 /**
  * The text of a calendar file.
- * @throws FileError if the bytes can't be one: too many, a packed archive, not UTF-8 (RFC 5545 3.1.4)
+ * @throws FileError if the bytes can't be one: too many, a packed archive, neither UTF-8 (RFC 5545 3.1.4) nor UTF-16 that says so
  */
 export function fileText(bytes: Uint8Array, largest = LARGEST_FILE): string {
   if (bytes.length === 0) throw new FileError('empty');
   if (bytes.length > largest) throw new FileError('too-large');
   if (isArchive(bytes)) throw new FileError('zip');
-  let text: string;
-  try {
-    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    throw new FileError('wrong-encoding');
-  }
-  if (text.includes('\u0000')) throw new FileError('wrong-encoding');
+  const text = decoded(bytes, encodingOf(bytes));
+  if (text === undefined || text.includes('\u0000')) throw new FileError('wrong-encoding');
   return text;
+}
+
+/** The encoding that the first bytes say (a byte order mark); UTF-8 where they say none. */
+const encodingOf = ([first, second]: Uint8Array): string =>
+  first === 0xff && second === 0xfe ? 'utf-16le' : first === 0xfe && second === 0xff ? 'utf-16be' : 'utf-8';
+
+function decoded(bytes: Uint8Array, encoding: string): string | undefined {
+  try {
+    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
+}
+
+/**
+ * The text of a table. One that is no UTF-8 is read as Western European text (Windows-1252), and that is said.
+ * @throws FileError if the bytes can't be one
+ */
+export function tableText(bytes: Uint8Array): { text: string; isGuessed: boolean } {
+  try {
+    return { text: fileText(bytes), isGuessed: false };
+  } catch (error) {
+    const isOther = error instanceof FileError && error.reason === 'wrong-encoding' && !bytes.includes(0);
+    const text = isOther ? decoded(bytes, 'windows-1252') : undefined;
+    if (text === undefined) throw error;
+    return { text, isGuessed: true };
+  }
 }
 
 /** A content line, unfolded (RFC 5545 3.1), with the number of its first line in the file. */

@@ -2,7 +2,7 @@ import { event, FENNICK, series, stateWith, zoned } from '../../../../testing/sa
 import { CalendarEvent } from '../../model/entry';
 import { Preserved } from '../../model/preserved';
 import { readBackup, writeBackup } from '../backup/backupFile';
-import { guessColumns } from '../csv/columns';
+import { guessTable } from '../csv/guessTable';
 import { readCsvTable } from '../csv/csvTable';
 import { readCsvEvents } from '../csv/readCsv';
 import { writeCsv } from '../csv/writeCsv';
@@ -156,12 +156,14 @@ test('a damaged calendar file is refused or read into whole events, and can be w
 test('a damaged table is refused or read into whole events', async () => {
   const table = writeCsv(EVENTS, () => 'Stores');
   const counts = await outcomes((seed) => {
-    const { header, rows } = readCsvTable(damaged(table, seed));
-    const { events } = readCsvEvents(
-      { header, rows },
-      { ...options, mapping: guessColumns(header), dateOrder: 'day-month', defaultLengthMinutes: 60 },
-    );
-    events.forEach((read) => CalendarEvent.parse(read));
+    const read = readCsvTable(damaged(table, seed));
+    const { events } = readCsvEvents(read, {
+      ...options,
+      mapping: guessTable(read),
+      dateOrder: 'day-month',
+      defaultLengthMinutes: 60,
+    });
+    events.forEach((event) => CalendarEvent.parse(event));
   });
   expect(counts.read).toBeGreaterThan(0);
 }, 600_000);

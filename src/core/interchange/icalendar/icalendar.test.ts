@@ -107,10 +107,16 @@ test('a changed occurrence finds its series, and a folded line is one line', asy
 test.each([
   ['empty', new Uint8Array()],
   ['zip', new Uint8Array([0x50, 0x4b, 3, 4])],
-  ['wrong-encoding', new Uint8Array([0xff, 0xfe, 0x42, 0])],
+  ['wrong-encoding', new Uint8Array([0x42, 0xe4, 0x72])],
+  ['wrong-encoding', new Uint8Array([0x42, 0, 0x43, 0])],
   ['too-large', new Uint8Array(LARGEST_FILE + 1)],
 ] as const)('bytes that are no calendar are refused: %s', (reason, bytes) => {
   expect(() => fileText(bytes)).toThrow(new FileError(reason));
+});
+
+test('a text in UTF-16 that says so is read', () => {
+  expect(fileText(new Uint8Array([0xff, 0xfe, 0x42, 0, 0xe4, 0]))).toBe('Bä');
+  expect(fileText(new Uint8Array([0xfe, 0xff, 0, 0x42]))).toBe('B');
 });
 
 test('a text that is no calendar, or half of one, is refused', async () => {

@@ -27,7 +27,11 @@ export type FileRefusal =
   | 'not-a-calendar'
   | 'cut-off'
   | 'not-a-table'
+  | 'zip-inside'
+  | 'other-kind'
+  | 'no-start-column'
   | 'not-a-backup'
+  | 'damaged-backup'
   | 'newer-backup';
 
 /** A file that is not read at all. */
@@ -41,5 +45,5 @@ export class FileError extends Error {
 /** The largest backup that is read, in bytes: attachments make it long. */
 export const LARGEST_BACKUP = 500 * 1024 * 1024;
 
-/** The largest file that is read, in bytes. */
-export const LARGEST_FILE = 25 * 1024 * 1024;
+/** The largest file that is read, in bytes: one attachment of the largest kind fits, as text. */
+export const LARGEST_FILE = 200 * 1024 * 1024;

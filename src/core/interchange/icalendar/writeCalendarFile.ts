@@ -117,6 +117,23 @@ function alarmLines({ minutesBefore, description }: Reminder, title: string): st
 interface WriteContext {
   readonly overridesOf: (event: CalendarEvent) => readonly CalendarEvent[];
   readonly daysOff: DaysOffSource | undefined;
+  readonly withoutHistory: HiddenHistory | undefined;
+}
+
+/** Events whose making and changing is nobody's business, and the instant that stands for it. */
+export interface HiddenHistory {
+  readonly ids: ReadonlySet<string>;
+  readonly now: number;
+}
+
+/** When an event was made and changed (RFC 5545 3.8.7). */
+function historyProperties(event: CalendarEvent, hidden: HiddenHistory | undefined): JCalProperty[] {
+  if (hidden?.ids.has(event.id)) return [['dtstamp', {}, 'date-time', utc(hidden.now)]];
+  return [
+    ['dtstamp', {}, 'date-time', utc(event.modified)],
+    ['created', {}, 'date-time', utc(event.created)],
+    ['last-modified', {}, 'date-time', utc(event.modified)],
+  ];
 }
 
 /** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
@@ -128,7 +145,7 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
   const standing = new Set(preserved.filter(isBeyondModel).map(([name]) => name));
   const own: JCalProperty[] = [
     ['uid', {}, 'text', event.uid],
-    ['dtstamp', {}, 'date-time', utc(event.modified)],
+    ...historyProperties(event, context.withoutHistory),
     timeProperty('dtstart', event.start),
     timeProperty('dtend', event.end),
     ...(event.recurrenceId ? [recurrenceIdProperty(event.recurrenceId, event.recurrenceRange)] : []),
@@ -150,8 +167,6 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
       ? text(AVAILABILITY_PROPERTY, event.availability.toUpperCase())
       : []),
     ['sequence', {}, 'integer', event.sequence],
-    ['created', {}, 'date-time', utc(event.created)],
-    ['last-modified', {}, 'date-time', utc(event.modified)],
     ...colourProperties(event.colour),
   ];
   const properties = [
@@ -220,17 +235,23 @@ const EARLIEST_KEPT = dayNumber(1990, 1, 1) * DAY;
  * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
  * name, description and colour (RFC 7986), and what its file held beyond events.
  * @param daysOff what series that skip days off need; without it, only that they do so is written
+ * @param withoutHistory events of which it is not said when they were made and changed
  */
 export function writeCalendarFile(
   events: readonly CalendarEvent[],
   calendar?: WrittenCalendar,
   daysOff?: DaysOffSource,
+  withoutHistory?: HiddenHistory,
 ): string {
   const overrides = new Map<string, CalendarEvent[]>();
   for (const event of events)
     if (event.seriesId !== undefined)
       overrides.set(event.seriesId, [...(overrides.get(event.seriesId) ?? []), event]);
-  const context: WriteContext = { overridesOf: (event) => overrides.get(event.id) ?? [], daysOff };
+  const context: WriteContext = {
+    overridesOf: (event) => overrides.get(event.id) ?? [],
+    daysOff,
+    withoutHistory,
+  };
   const text = (name: string, value: string | undefined): JCalProperty[] =>
     value ? [[name, {}, 'text', value]] : [];
   const kept = (calendar?.preserved?.components ?? []) as JCalComponent[];

@@ -4,24 +4,30 @@ import type { CalendarEvent } from '../../model/entry';
 /** What an entry is called where others see only that the time is taken. */
 export const TAKEN_TITLES = { busy: 'Busy', tentative: 'Perhaps busy', away: 'Away', free: 'Free' } as const;
 
+/** What others see of a calendar, and which of it they see only as taken time: its history stays here, too. */
+export interface PublishedCopy {
+  readonly events: readonly CalendarEvent[];
+  readonly taken: ReadonlySet<string>;
+}
+
+/** A UID may say where an entry came from: what is not open gets another, its exceptions the same. */
+const coverUid = (id: string): string => `${id}@published.orderly-week`;
+
 const bare = (event: CalendarEvent): CalendarEvent => {
-  const { preserved: _, attachments: __, colour: ___, ...rest } = event;
-  return {
-    ...rest,
-    // A UID may say where an entry came from.
-    uid: `${event.seriesId ?? event.id}@published.orderly-week`,
-    notes: '',
-    url: '',
-    location: '',
-    categories: [],
-    reminders: [],
-  };
+  const { preserved: _, attachments: __, colour: ___, timedMinutes: ____, ...rest } = event;
+  return { ...rest, notes: '', url: '', location: '', categories: [], reminders: [] };
 };
 
 function atLevel(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
   if (level === 'titles') return bare(event);
   if (level === 'busy')
-    return { ...bare(event), title: TAKEN_TITLES[event.availability], classification: 'public' };
+    return {
+      ...bare(event),
+      title: TAKEN_TITLES[event.availability],
+      classification: 'public',
+      status: 'confirmed',
+      sequence: 0,
+    };
   const { attachments: _, ...rest } = event;
   return { ...rest, reminders: [] };
 }
@@ -30,8 +36,14 @@ function atLevel(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
  * What others see of a calendar's entries at a level. Private and confidential ones are only taken time at any level, and
  * so is every occurrence of a private series; what is called off, or private and takes no time, is not there at all.
  * Reminders and attached files stay here.
+ *
+ * @param elsewhere changed occurrences of the calendar's series that were moved to other calendars: they are not here
  */
-export function publishedEvents(events: readonly CalendarEvent[], level: PublishedLevel): CalendarEvent[] {
+export function publishedCopy(
+  events: readonly CalendarEvent[],
+  level: PublishedLevel,
+  elsewhere: readonly CalendarEvent[] = [],
+): PublishedCopy {
   const byId = new Map(events.map((event) => [event.id, event]));
   const masterOf = (event: CalendarEvent) =>
     event.seriesId === undefined ? undefined : byId.get(event.seriesId);
@@ -41,27 +53,41 @@ export function publishedEvents(events: readonly CalendarEvent[], level: Publish
       : 'busy';
   const isShown = (event: CalendarEvent): boolean =>
     event.status !== 'cancelled' && (levelOf(event) !== 'busy' || event.availability !== 'free');
+  const uidOf = (head: CalendarEvent): string =>
+    levelOf(head) === 'everything' ? head.uid : coverUid(head.id);
 
   const leftOut = new Map<string, CalendarEvent[]>();
-  for (const event of events)
-    if (event.seriesId !== undefined && event.recurrenceId && !event.recurrenceRange && !isShown(event))
+  const leaveOut = (event: CalendarEvent) => {
+    if (event.seriesId !== undefined && event.recurrenceId)
       leftOut.set(event.seriesId, [...(leftOut.get(event.seriesId) ?? []), event]);
+  };
+  for (const event of events) if (!event.recurrenceRange && !isShown(event)) leaveOut(event);
+  elsewhere.forEach(leaveOut);
 
-  return events.flatMap((event): CalendarEvent[] => {
+  const taken = new Set<string>();
+  const shown = events.flatMap((event): CalendarEvent[] => {
     // A change that holds from a date on can't be left out of its series: it is there as time that is free.
     if (!isShown(event) && !event.recurrenceRange) return [];
-    const shown = atLevel(event, levelOf(event));
+    const seen = atLevel(event, levelOf(event));
+    if (levelOf(event) === 'busy') taken.add(event.id);
     const out = leftOut.get(event.id);
-    if (out && shown.recurrence) {
+    if (out && seen.recurrence) {
       const exceptionDates = [
-        ...shown.recurrence.exceptionDates,
+        ...seen.recurrence.exceptionDates,
         ...out.flatMap(({ recurrenceId }) => recurrenceId ?? []),
       ];
-      return [{ ...shown, recurrence: { ...shown.recurrence, exceptionDates } }];
+      return [{ ...seen, uid: uidOf(event), recurrence: { ...seen.recurrence, exceptionDates } }];
     }
     const master = masterOf(event);
-    if (event.seriesId === undefined || (master && isShown(master))) return [shown];
-    const { seriesId: _, recurrenceId: __, recurrenceRange: ___, ...alone } = shown;
-    return [{ ...alone, uid: `${event.id}@published.orderly-week` }];
+    if (event.seriesId === undefined) return [{ ...seen, uid: uidOf(event) }];
+    if (master && isShown(master)) return [{ ...seen, uid: uidOf(master) }];
+    const { seriesId: _, recurrenceId: __, recurrenceRange: ___, ...alone } = seen;
+    return [{ ...alone, uid: coverUid(event.id) }];
   });
+  return { events: shown, taken };
 }
+
+/** The entries that others see of a calendar at a level: see `publishedCopy`. */
+export const publishedEvents = (events: readonly CalendarEvent[], level: PublishedLevel): CalendarEvent[] => [
+  ...publishedCopy(events, level).events,
+];

@@ -34,6 +34,7 @@ export const calendarsWords = {
     confirmDelete: 'Delete',
     export: 'Save as file',
     nameMissing: 'Give it a name.',
+    nameTaken: (name: string) => `There is a calendar “${name}” already: choose it above, or another name.`,
     markWrong: 'Two capital letters or digits.',
   },
   hues: {

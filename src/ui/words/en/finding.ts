@@ -119,8 +119,9 @@ export const findingWords = {
   search: {
     open: 'Search',
     label: 'Search all entries',
-    placeholder: 'Words, #ME, from:2027-01, is:series, "exact"',
-    hint: 'Finds words in titles, places, notes, people, categories and attachment names. Also: #ME, from:2027-01, to:2027-03-31, is:series, has:attachment, has:people, "exact words".',
+    placeholder: 'Words, March, 14:00, #ME, "exact", -without',
+    more: (count: number) => `Show ${count} more`,
+    hint: 'Finds words in titles, places, notes, people, categories and attachment names, and days, months and times. Also: #ME, since:2027-01, until:2027-03-31, is:series, has:attachment, has:people, "exact words", -without.',
     looking: 'Looking',
     failed: 'The search could not be made. Nothing is lost.',
     nothing: 'Nothing found.',
