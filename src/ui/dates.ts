@@ -30,6 +30,21 @@ export function writeTimesBy(cycle: 'h12' | 'h23' | undefined): void {
   for (const forget of forgetters) forget();
 }
 
+let presentYear: number | undefined;
+
+/** Days of another year than this one are written with their year from now on; of none until it is said. */
+export function writeYearsBut(year: number): void {
+  if (year === presentYear) return;
+  presentYear = year;
+  for (const forget of forgetters) forget();
+}
+
+/** Says the year of a day that is not in this one. */
+const withYear = (day: number): Intl.DateTimeFormatOptions =>
+  presentYear === undefined || new Date(day * DAY).getUTCFullYear() === presentYear
+    ? {}
+    : { year: 'numeric' };
+
 /** The same few texts stand on hundreds of cards: each is formatted once. */
 function kept(text: (value: number) => string, same: (value: number) => number = (value) => value) {
   const texts = new Map<number, string>();
@@ -88,16 +103,18 @@ export function timeRangeText(startWall: number, endWall: number): string {
   return unbroken(closed(format(timeOptions()).formatRange(startWall, endWall)));
 }
 
-/** "Tuesday 9 March". */
-export const dayText = kept((day) => of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long' }));
+/** "Tuesday 9 March", with its year where that is another. */
+export const dayText = kept((day) =>
+  of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long', ...withYear(day) }),
+);
 
 /** "Tuesday 9 March 2027". */
 export const fullDayText = (day: number): string =>
   of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 
-/** "Tue 9 Mar". */
+/** "Tue 9 Mar", with its year where that is another. */
 export const shortDayText = (day: number): string =>
-  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short' });
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short', ...withYear(day) });
 
 /** "Tue". */
 export const weekdayText = (day: number, style: 'short' | 'long' | 'narrow' = 'short'): string =>
@@ -120,9 +137,9 @@ export function weekLabelText(firstDay: number, saysMonth: boolean): string {
     : dayOfMonthText(firstDay);
 }
 
-/** "Tue 9 March". */
+/** "Tue 9 March", with its year where that is another. */
 export const agendaDayText = kept((day) =>
-  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'long' }),
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'long', ...withYear(day) }),
 );
 
 /** "March 2027" of a day. */

@@ -1,5 +1,5 @@
 import type { CalendarEvent } from '../model/entry';
-import { isReadOnly } from '../model/calendar';
+import { type Calendar, isReadOnly } from '../model/calendar';
 import type { BinItem, State } from '../model/state';
 import { DAY } from '../time/civil';
 import { writableCalendars } from './calendarChanges';
@@ -26,11 +26,46 @@ export interface BinnedEntry {
   readonly changed: readonly BinItem[];
 }
 
-/** What is in the bin, the latest first. */
+/** A calendar that went to the bin with its entries, and how many of these are there. */
+export interface BinnedCalendar {
+  readonly calendar: Calendar;
+  readonly deleted: number;
+  readonly items: readonly BinItem[];
+}
+
+/** The calendars that are in the bin with their entries, the latest first. */
+export function binnedCalendars(state: State): BinnedCalendar[] {
+  const found = new Map<string, { calendar: Calendar; deleted: number; items: BinItem[] }>();
+  for (const item of state.bin.values()) {
+    const { calendar, deleted } = item;
+    if (!calendar || state.calendars.has(calendar.id)) continue;
+    const known = found.get(calendar.id) ?? { calendar, deleted, items: [] };
+    known.items.push(item);
+    found.set(calendar.id, known);
+  }
+  return [...found.values()].sort((a, b) => b.deleted - a.deleted);
+}
+
+/** Brings a calendar back from the bin as one: with all of its entries that are there. */
+export function restoreCalendar(state: State, calendarId: string, context: ChangeContext): Patch | undefined {
+  const binned = binnedCalendars(state).find(({ calendar }) => calendar.id === calendarId);
+  if (!binned) return undefined;
+  const { calendar, items } = binned;
+  const name = calendar.name;
+  const notes = new Map(items.flatMap(({ ownNote }) => (ownNote ? [[ownNote.id, ownNote] as const] : [])));
+  return makePatch(context, { what: 'calendar-restored', count: items.length, name }, [
+    put(state, 'calendars', calendar),
+    ...items.flatMap((item): Change[] => [put(state, 'entries', item.entry), remove('bin', item)]),
+    ...[...notes.values()].map((note) => put(state, 'ownNotes', note)),
+  ]);
+}
+
+/** What is in the bin by itself, the latest first: what went with its calendar is there with that. */
 export function binnedEntries(state: State): BinnedEntry[] {
   const changed = new Map<string, BinItem[]>();
   const heads: BinItem[] = [];
   for (const item of state.bin.values()) {
+    if (item.calendar && !state.calendars.has(item.calendar.id)) continue;
     const { seriesId } = item.entry;
     if (seriesId === undefined || !state.bin.has(seriesId)) heads.push(item);
     else changed.set(seriesId, [...(changed.get(seriesId) ?? []), item]);

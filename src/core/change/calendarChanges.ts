@@ -1,5 +1,6 @@
 import { Calendar, isReadOnly } from '../model/calendar';
 import { type Colour, HUES } from '../model/colour';
+import { ownNoteId } from '../model/ownNote';
 import type { Settings } from '../model/settings';
 import type { Session, State } from '../model/state';
 import { inOrder, nextOrder, placedAt } from './order';
@@ -121,6 +122,11 @@ export function placeCalendar(
   return makePatch(context, { what: 'calendars-ordered', count: 1, name }, changes);
 }
 
+const ownNoteIn = (state: State, { calendarId, uid }: { calendarId: string; uid: string }) => {
+  const ownNote = state.ownNotes.get(ownNoteId(calendarId, uid));
+  return ownNote ? { ownNote } : {};
+};
+
 /** Deletes a calendar; its entries move to another one, or to the bin. */
 export function deleteCalendar(
   state: State,
@@ -129,6 +135,8 @@ export function deleteCalendar(
   context: ChangeContext,
 ): Patch {
   const calendar = state.calendars.get(id);
+  // What was published is no more when it comes back.
+  const { publication: _, ...kept } = calendar ?? {};
   const changes: Change[] = [];
   let count = 0;
   for (const entry of state.entries.values()) {
@@ -137,7 +145,13 @@ export function deleteCalendar(
     if (entriesTo === 'bin')
       changes.push(
         remove('entries', entry),
-        put(state, 'bin', { id: entry.id, entry, deleted: context.now }),
+        put(state, 'bin', {
+          id: entry.id,
+          entry,
+          deleted: context.now,
+          ...(calendar ? { calendar: Calendar.parse(kept) } : {}),
+          ...ownNoteIn(state, entry),
+        }),
       );
     else
       changes.push(

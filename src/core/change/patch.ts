@@ -38,6 +38,7 @@ export const SUMMARIES = [
   'calendar-made',
   'calendar-changed',
   'calendar-deleted',
+  'calendar-restored',
   'calendars-ordered',
   'calendars-merged',
   'calendar-published',

@@ -18,6 +18,12 @@ export interface PresetFields {
   readonly fromToday: boolean;
 }
 
+/** Another preset that goes by a name already; letters large or small are the same. */
+export const presetNamed = (state: State, name: string, exceptId?: string): ViewPreset | undefined =>
+  [...state.presets.values()].find(
+    (preset) => preset.id !== exceptId && preset.name.trim().toLowerCase() === name.trim().toLowerCase(),
+  );
+
 /** Keeps a look under a name, or changes the preset of that id. */
 export function savePreset(
   state: State,

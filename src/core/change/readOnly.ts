@@ -6,6 +6,7 @@ import type { Patch } from './patch';
 const ALLOWED = new Set([
   'feed-refreshed',
   'calendar-deleted',
+  'calendar-restored',
   'calendars-merged',
   'imported',
   'restored',

@@ -93,20 +93,27 @@ export function shownDays(
   }
 }
 
-/** A day so many months on; the last of the month where it is shorter. */
-export function addMonths(day: number, months: number): number {
+/**
+ * A day so many months on; the last of the month where it is shorter.
+ * @param wanted the day of the month that is meant, where the given day is only the last of a shorter one
+ */
+export function addMonths(day: number, months: number, wanted = civilDate(day).day): number {
   const date = civilDate(day);
   const count = date.year * 12 + date.month - 1 + months;
   const year = Math.floor(count / 12);
   const month = count - year * 12 + 1;
-  return dayNumber(year, month, Math.min(date.day, daysInMonth(year, month)));
+  return dayNumber(year, month, Math.min(wanted, daysInMonth(year, month)));
 }
 
-/** The same range a step later or earlier: by as many days as it shows, weeks by weeks, months by months. */
+/**
+ * The same range a step later or earlier: by as many days as it shows, weeks by weeks, months by months.
+ * @param wanted the day of the month that steps by months come back to
+ */
 export function stepRange<Range extends ViewRange>(
   range: Range,
   direction: 1 | -1,
   habits: WeekHabits,
+  wanted?: number,
 ): Range {
   const { view, day, dayCount, weekCount } = range;
   const to = (next: number): Range => ({ ...range, day: next });
@@ -127,9 +134,9 @@ export function stepRange<Range extends ViewRange>(
     case 'week':
       return to(day + direction * 7);
     case 'weeks':
-      return to(weekCount === 0 ? addMonths(day, direction) : day + direction * 7 * weekCount);
+      return to(weekCount === 0 ? addMonths(day, direction, wanted) : day + direction * 7 * weekCount);
     case 'year':
-      return to(addMonths(day, 12 * direction));
+      return to(addMonths(day, 12 * direction, wanted));
     case 'agenda':
       return to(day + direction * AGENDA_STEP);
   }

@@ -8,7 +8,15 @@ import { Settings } from './settings';
 import { ViewPreset } from './viewPreset';
 
 /** An entry in the bin, with the changed occurrences that went along kept as items of their own. */
-export const BinItem = z.object({ id: z.string().min(1), entry: Entry, deleted: z.number() });
+export const BinItem = z.object({
+  id: z.string().min(1),
+  entry: Entry,
+  deleted: z.number(),
+  /** The calendar that went with it, to come back with it. */
+  calendar: Calendar.optional(),
+  /** The person's own note on it, which went with its calendar. */
+  ownNote: OwnNote.optional(),
+});
 export type BinItem = z.infer<typeof BinItem>;
 
 /** Parts of Plan that can be folded away. */

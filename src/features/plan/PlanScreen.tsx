@@ -157,6 +157,7 @@ function Plan() {
             onWeek={actions.toWeek}
             onDays={actions.toDays}
             goToToday={actions.today}
+            visits={actions.visits}
           />
         )}
         {chipsFolded ? null : (

@@ -2,8 +2,8 @@ import { Suspense } from 'react';
 import { exportSheet } from '@/features/interchange';
 import { useWorkspace, workspace } from '@/features/workspace';
 import { later } from '@/ui/later';
+import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
-import { filterText } from './filter/filterText';
 import type { PlanSheetProps } from './sheetProps';
 
 const look = later(() => import('./tools/LookSheet').then((module) => module.LookSheet));

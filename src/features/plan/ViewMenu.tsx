@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { StyleSheet, type View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { type PlanAddress, usePlanAddress, workspace } from '@/features/workspace';
+import { usePresets } from '@/store';
 import type { IconName } from '@/ui/icons/paths';
 import { Button } from '@/ui/primitives/Button';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
@@ -15,8 +16,12 @@ interface MenuItem {
 }
 
 /** What a wide screen has buttons for. */
-const PHONE_ITEMS: readonly MenuItem[] = [
-  { label: words.presets.title, icon: 'bookmark-outline', act: () => workspace.openSheet('presets') },
+const phoneItems = (applied: string | undefined): readonly MenuItem[] => [
+  {
+    label: applied === undefined ? words.presets.title : words.presets.applied(applied),
+    icon: applied === undefined ? 'bookmark-outline' : 'bookmark',
+    act: () => workspace.openSheet('presets'),
+  },
   { label: words.look.title, icon: 'tune-variant', act: () => workspace.openSheet('look') },
   {
     label: words.desk.restOfToday,
@@ -33,6 +38,7 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
   const button = useRef<View>(null);
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const { to } = usePlanAddress();
+  const applied = usePresets().find(({ id }) => id === address.presetId);
   const items: MenuItem[] = [
     ...VIEWS.map((view) => ({
       label: words.plan.view[view],
@@ -44,7 +50,7 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
       icon: 'arrow-right' as const,
       act: () => to({ ...look, day: today }),
     })),
-    ...(wide ? [] : PHONE_ITEMS),
+    ...(wide ? [] : phoneItems(applied?.name)),
   ];
   const name = words.plan.view[address.view];
   return (

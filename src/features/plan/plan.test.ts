@@ -1,6 +1,6 @@
 import { initialLook, type Look, NO_FILTER } from '@/core/model/look';
 import { parseDate } from '@/core/time/civil';
-import { filterText } from './filter/filterText';
+import { filterText } from '@/ui/filterText';
 import { neighbour, tabbableKeyOf, type CardOrder } from './grid/cardOrder';
 import { titleText } from './titleText';
 

@@ -1,11 +1,11 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
 import { recurrenceSeenAt } from '@/core/change/entryChanges';
 import { settleTimes } from '@/core/change/settleTimes';
 import { eventAt, targetKey, targetOfKey } from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
-import { DAY, dateString, localString, MINUTE, startOfWeek } from '@/core/time/civil';
+import { civilDate, DAY, dateString, localString, MINUTE, startOfWeek } from '@/core/time/civil';
 import { shownDays } from '@/core/layout/views';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
@@ -35,15 +35,25 @@ export function usePlanActions(
   const { zone, view, day, gridStep } = address;
   const { weekStart } = settings;
 
+  // From the 31st, steps by months come back to the 31st, though a month between them is shorter.
+  const meant = useRef<{ day: number; ofMonth: number } | undefined>(undefined);
   const step = useCallback(
     (direction: 1 | -1) => {
-      const next = stepped(direction);
-      if (next !== undefined) to({ day: next });
+      const ofMonth = meant.current?.day === day ? meant.current.ofMonth : civilDate(day).day;
+      const next = stepped(direction, ofMonth);
+      if (next === undefined) return;
+      meant.current = { day: next, ofMonth };
+      to({ day: next });
     },
-    [stepped, to],
+    [stepped, day, to],
   );
   const todayNumber = useCallback(() => Math.floor(instantToWall(zone, clock()) / DAY), [zone, clock]);
-  const today = useCallback(() => to({ day: todayNumber() }), [to, todayNumber]);
+  // Also where today is shown already, the strip comes back to it.
+  const [visits, setVisits] = useState(0);
+  const today = useCallback(() => {
+    setVisits((before) => before + 1);
+    to({ day: todayNumber() });
+  }, [to, todayNumber]);
   // The weekday stays, so that the selected day follows through the weeks; a view of days begins with the pressed one.
   const toWeek = useCallback(
     (pressed: number) => {
@@ -154,5 +164,17 @@ export function usePlanActions(
     }),
     [store, commands, startDraft, target, settings],
   );
-  return { step, today, todayNumber, toWeek, toDays, openDay, selectDay, open, moveByKey, gridActions };
+  return {
+    step,
+    today,
+    visits,
+    todayNumber,
+    toWeek,
+    toDays,
+    openDay,
+    selectDay,
+    open,
+    moveByKey,
+    gridActions,
+  };
 }

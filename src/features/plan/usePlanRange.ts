@@ -21,8 +21,8 @@ export interface PlanRange {
   /** What the view is about: the month, the period, or just the shown days. */
   readonly range: DayRange;
   readonly period: { readonly set: PeriodSet; readonly period: Period } | undefined;
-  /** The day that a step leads to; undefined beyond the last period of a list. */
-  readonly stepped: (direction: 1 | -1) => number | undefined;
+  /** The day that a step leads to, by months to a wanted day of the month; undefined beyond the last period of a list. */
+  readonly stepped: (direction: 1 | -1, wanted?: number) => number | undefined;
   /** The days that steps would show, to fetch them ahead. */
   readonly neighbours: readonly DayRange[];
 }
@@ -35,10 +35,10 @@ export function usePlanRange(address: PlanAddress): PlanRange {
     const set = sets.find(({ id }) => id === address.periodSetId);
     const period = set && shownPeriod(address.view, set, address.day);
     const days = shownDays(address, habits, period);
-    const stepped = (direction: 1 | -1): number | undefined =>
+    const stepped = (direction: 1 | -1, wanted?: number): number | undefined =>
       set && period
         ? periodBeside(set.rule, period, direction)?.first
-        : stepRange(address, direction, habits).day;
+        : stepRange(address, direction, habits, wanted).day;
     const neighbours = ([1, -1] as const).flatMap((direction): DayRange[] => {
       const day = stepped(direction);
       // A year and an agenda ask for their days themselves.

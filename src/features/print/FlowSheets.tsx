@@ -14,7 +14,10 @@ export function FlowSheets({
   sheet,
   smallMonths,
   title,
+  about,
   range,
+  before = 0,
+  onPages,
 }: {
   blocks: readonly FlowBlock[];
   /** What stands at the top of every page. */
@@ -22,7 +25,12 @@ export function FlowSheets({
   sheet: SheetSize;
   smallMonths: boolean;
   title: string;
+  about: string;
   range: DayRange;
+  /** How many pages stand before these. */
+  before?: number;
+  /** Hears how many pages these are. */
+  onPages?: (pages: number) => void;
 }) {
   const area = printArea(sheet, smallMonths);
   const measure = useRef<HTMLDivElement>(null);
@@ -44,6 +52,10 @@ export function FlowSheets({
         area.height - measured.head,
       )
     : [];
+  const count = pages.length;
+  useLayoutEffect(() => {
+    if (isMeasured) onPages?.(count);
+  }, [isMeasured, count, onPages]);
   return (
     <>
       <div
@@ -58,7 +70,15 @@ export function FlowSheets({
         ))}
       </div>
       {pages.length === 0 && blocks.length === 0 ? (
-        <SheetFrame sheet={sheet} title={title} range={range} smallMonths={smallMonths} page={1} pages={1}>
+        <SheetFrame
+          sheet={sheet}
+          title={title}
+          about={about}
+          range={range}
+          smallMonths={smallMonths}
+          page={1}
+          pages={1}
+        >
           <div style={{ margin: `0 ${sheet.margin}px` }}>{printWords.nothing}</div>
         </SheetFrame>
       ) : null}
@@ -67,10 +87,11 @@ export function FlowSheets({
           key={from}
           sheet={sheet}
           title={title}
+          about={about}
           range={range}
           smallMonths={smallMonths}
-          page={index + 1}
-          pages={pages.length}
+          page={before + index + 1}
+          pages={before + pages.length}
         >
           <div style={{ margin: `0 ${sheet.margin}px` }}>
             {head}

@@ -5,6 +5,8 @@ import { DAY, MINUTE } from '@/core/time/civil';
 import { agendaDayText, hourText, timeRangeText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
 import { CARD_LINE, classes } from './printClasses';
+import { fitWords } from '@/core/layout/fitWords';
+import { measureSmallText } from '@/ui/measureText';
 import { printArea } from './SheetFrame';
 import type { PrintPaper } from './usePrintPaper';
 
@@ -12,24 +14,16 @@ const RAIL = 44;
 const DAY_HEAD = 20;
 const LINE = 13;
 
-/** The days of a page with their hours down. What lies outside the printed hours is named above and below them. */
-export function HoursSheet({
-  days,
-  occurrences,
-  hours,
-  sheet,
-  smallMonths,
-  paperOf,
-  notesOf,
-}: {
+interface HoursPage {
   days: readonly number[];
   occurrences: readonly Occurrence[];
   hours: { readonly from: number; readonly to: number };
   sheet: SheetSize;
   smallMonths: boolean;
-  paperOf: (occurrence: Occurrence) => PrintPaper;
-  notesOf: (occurrence: Occurrence) => string;
-}) {
+}
+
+/** Where what of a page of hours goes: its columns, and the scale of its hours. Pixels. */
+function layoutPage({ days, occurrences, hours, sheet, smallMonths }: HoursPage) {
   const area = printArea(sheet, smallMonths);
   const width = (area.width - RAIL) / days.length;
   const columns = days.map((day) => {
@@ -45,9 +39,16 @@ export function HoursSheet({
     const after = timed.filter(({ startWall }) => startWall >= day * DAY + hours.to * MINUTE);
     return { day, onDay, whole: onDay.filter(isRibbon), before, after };
   });
-  const above = Math.max(...columns.map(({ whole, before }) => whole.length * 17 + before.length * LINE)) + 4;
-  const below = Math.max(...columns.map(({ after }) => after.length * LINE)) + 2;
-  const room = area.height - DAY_HEAD - above - below;
+  const heightOf = (entries: readonly Occurrence[], line: number, room: number) =>
+    entries.reduce((sum, { title }) => sum + line * linesOf(title || words.entry.noTitle, room), 0);
+  const above =
+    Math.max(
+      ...columns.map(
+        ({ whole, before }) => heightOf(whole, 17, width - 34) + heightOf(before, LINE, width - 62),
+      ),
+    ) + 4;
+  const below = Math.max(...columns.map(({ after }) => heightOf(after, LINE, width - 62))) + 2;
+  const room = Math.max(LEAST_HOURS, area.height - DAY_HEAD - above - below);
   const scale: HoursScale = {
     ...hours,
     foldedBefore: hours.from > 0,
@@ -55,6 +56,57 @@ export function HoursSheet({
     hourHeight: room / ((hours.to - hours.from) / 60),
     foldHeight: 0,
   };
+  return { area, width, columns, above, scale };
+}
+
+/** However much lies above and below them, the hours keep so much of the page. */
+const LEAST_HOURS = 240;
+/** Letters on paper are smaller than those that are measured. */
+const PAPER_SHARE = 11 / 12;
+
+/** How many lines a text takes at a width; as many as it has words at the most. */
+function linesOf(text: string, width: number): number {
+  const line = Math.max(20, width) / PAPER_SHARE;
+  const most = Array.from({ length: 40 }, () => line);
+  return Math.max(
+    1,
+    fitWords(text, most, (words_) => measureSmallText(words_, '700')).filter(Boolean).length,
+  );
+}
+
+/** The entries of a page whose text has no room where they lie: they are printed once more, in a list. */
+export function withoutRoom(page: HoursPage, notesOf: (occurrence: Occurrence) => string): Occurrence[] {
+  const { columns, width, scale } = layoutPage(page);
+  const left = columns.flatMap(({ day, onDay }) =>
+    layoutDay(onDay, day, scale).cards.flatMap(({ occurrence, across, height }) => {
+      const text = [
+        occurrence.title || words.entry.noTitle,
+        timeRangeText(occurrence.startWall, occurrence.endWall),
+        occurrence.location,
+      ];
+      const room = across.width * width - 3 - 28;
+      const notes = notesOf(occurrence);
+      const lines = linesOf(text.filter(Boolean).join(' · '), room);
+      const noteLines = notes ? notes.split('\n').reduce((sum, line) => sum + linesOf(line, room), 0) : 0;
+      return room < 20 || lines + noteLines > wholeLines(height) ? [occurrence] : [];
+    }),
+  );
+  return [...new Map(left.map((occurrence) => [occurrence.key, occurrence])).values()];
+}
+
+/**
+ * The days of a page with their hours down. What lies outside the printed hours is named above and below them; what has
+ * no room in its place is listed beside them (see `withoutRoom`).
+ */
+export function HoursSheet({
+  paperOf,
+  notesOf,
+  ...page
+}: HoursPage & {
+  paperOf: (occurrence: Occurrence) => PrintPaper;
+  notesOf: (occurrence: Occurrence) => string;
+}) {
+  const { area, width, columns, above, scale } = layoutPage(page);
   const drawn = drawnMinutes(scale);
   const marks = [];
   for (let minute = drawn.from; minute <= drawn.to; minute += 60) marks.push(minute);
@@ -138,7 +190,7 @@ const wholeLines = (height: number): number => Math.max(1, Math.floor((height - 
 /** An entry outside the printed hours: its time and title on one line. */
 function Outside({ occurrence, letters }: { occurrence: Occurrence; letters: string }) {
   return (
-    <div className={classes.outside} style={{ whiteSpace: 'nowrap', height: LINE - 1 }}>
+    <div className={classes.outside} style={{ minHeight: LINE - 1 }}>
       {timeText(occurrence.startWall)} {letters} {occurrence.title || words.entry.noTitle}
     </div>
   );

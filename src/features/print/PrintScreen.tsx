@@ -9,6 +9,7 @@ import { patternHours } from '@/core/time/workingPattern';
 import { usePlanAddress } from '@/features/workspace';
 import { useListedCalendars, useDays, usePeriodSets, useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
+import { filterText } from '@/ui/filterText';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -86,9 +87,18 @@ export function PrintScreen() {
           : { first: Math.min(range.first, day), end: day + 1 },
     });
   };
+  const only = filterText(address.filter);
+  const off = calendars.filter(({ id }) => hidden.includes(id)).map(({ name }) => name);
+  const about = [
+    only.length > 0 ? words.filter.only(only.join(' · ')) : '',
+    off.length > 0 ? printWords.without(off.join(', ')) : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
   const sheets = useMemo(
-    () => (answer ? <PrintSheets options={options} answer={answer} calendars={calendars} /> : null),
-    [options, answer, calendars],
+    () =>
+      answer ? <PrintSheets options={options} answer={answer} calendars={calendars} about={about} /> : null,
+    [options, answer, calendars, about],
   );
   const hasHours = layout === 'day' || layout === 'workdays' || layout === 'week';
   const wide = width >= WIDE;

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { sheetSize } from '@/core/layout/paper';
 import { type DayRange, shownDays } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
@@ -9,11 +9,12 @@ import { useSettings, useSnapshot } from '@/store';
 import { fullDayText, rangeText } from '@/ui/dates';
 import { agendaBlocks, tableBlocks, tableHead } from './flowBlocks';
 import { FlowSheets } from './FlowSheets';
-import { HoursSheet } from './HoursSheet';
+import { HoursSheet, withoutRoom } from './HoursSheet';
 import { pageRanges, type PrintOptions } from './printOptions';
 import { SheetFrame } from './SheetFrame';
 import { usePrintPaper } from './usePrintPaper';
-import { WeeksSheet } from './WeeksSheet';
+import { printWords } from '@/ui/words/print';
+import { leftOutOfWeeks, WeeksSheet } from './WeeksSheet';
 
 /** What a page is about: for weeks, the days that were asked for rather than the whole weeks that hold them. */
 function titleOf(
@@ -33,15 +34,18 @@ export function PrintSheets({
   options,
   answer,
   calendars,
+  about,
 }: {
   options: PrintOptions;
   answer: DaysAnswer;
   calendars: readonly Calendar[];
+  /** What is left out, in words. */
+  about: string;
 }) {
   const { workingPattern, weekStart } = useSettings();
   const entries = useSnapshot(({ state }) => state.entries);
-  const { layout, range, smallMonths } = options;
-  const sheet = sheetSize(options.paper, options.isAcross);
+  const { layout, range, smallMonths, fromMinute, toMinute } = options;
+  const sheet = useMemo(() => sheetSize(options.paper, options.isAcross), [options.paper, options.isAcross]);
   const paperOf = usePrintPaper(calendars, options.blackAndWhite);
   const notesOf = useMemo(
     () => (occurrence: Occurrence) => (options.notes ? (entries.get(occurrence.entryId)?.notes ?? '') : ''),
@@ -49,6 +53,41 @@ export function PrintSheets({
   );
   const ranges = useMemo(() => pageRanges(layout, range, weekStart), [layout, range, weekStart]);
   const whole = ranges[0]!;
+  const [listPages, setListPages] = useState(0);
+  const pages = useMemo(
+    () =>
+      layout === 'agenda' || layout === 'table'
+        ? []
+        : ranges.map((page) => ({
+            page,
+            days:
+              layout === 'workdays'
+                ? shownDays(
+                    { ...initialLook, view: 'workdays', day: page.first },
+                    { workingPattern, weekStart },
+                  )
+                : Array.from({ length: page.end - page.first }, (_, day) => page.first + day),
+          })),
+    [layout, ranges, workingPattern, weekStart],
+  );
+  const hours = useMemo(() => ({ from: fromMinute, to: toMinute }), [fromMinute, toMinute]);
+  // What has no room in its place is printed in a list behind the pages.
+  const listed = useMemo(() => {
+    const { occurrences } = answer;
+    const left = pages.flatMap(({ days }) => {
+      const shared = { days, occurrences, sheet, smallMonths };
+      return layout === 'weeks'
+        ? leftOutOfWeeks({ ...shared, weekStart })
+        : withoutRoom({ ...shared, hours }, notesOf);
+    });
+    return [...new Map(left.map((occurrence) => [occurrence.key, occurrence])).values()];
+  }, [answer, pages, sheet, smallMonths, layout, weekStart, hours, notesOf]);
+  const listBlocks = useMemo(() => {
+    const days = pages.flatMap((page) => page.days);
+    return listed.length === 0
+      ? []
+      : agendaBlocks({ days, occurrences: listed, paperOf, notesOf, calendars });
+  }, [listed, pages, paperOf, notesOf, calendars]);
   const blocks = useMemo(() => {
     const { first, end } = ranges[0]!;
     const days = Array.from({ length: end - first }, (_, index) => first + index);
@@ -63,46 +102,59 @@ export function PrintSheets({
         sheet={sheet}
         smallMonths={smallMonths}
         title={rangeText(whole.first, whole.end - 1, true)}
+        about={about}
         range={whole}
       />
     );
-  return ranges.map((page, index) => {
-    const shown =
-      layout === 'workdays'
-        ? shownDays({ ...initialLook, view: 'workdays', day: page.first }, { workingPattern, weekStart })
-        : Array.from({ length: page.end - page.first }, (_, day) => page.first + day);
-    const occurrences = answer.occurrences;
-    return (
-      <SheetFrame
-        key={page.first}
-        sheet={sheet}
-        title={titleOf(layout, page, shown, range)}
-        range={page}
-        smallMonths={smallMonths}
-        page={index + 1}
-        pages={ranges.length}
-      >
-        {layout === 'weeks' ? (
-          <WeeksSheet
-            days={shown}
-            occurrences={occurrences}
-            range={range}
-            sheet={sheet}
-            smallMonths={smallMonths}
-            paperOf={paperOf}
-          />
-        ) : (
-          <HoursSheet
-            days={shown}
-            occurrences={occurrences}
-            hours={{ from: options.fromMinute, to: options.toMinute }}
-            sheet={sheet}
-            smallMonths={smallMonths}
-            paperOf={paperOf}
-            notesOf={notesOf}
-          />
-        )}
-      </SheetFrame>
-    );
-  });
+  const total = pages.length + (listBlocks.length > 0 ? listPages : 0);
+  return (
+    <>
+      {pages.map(({ page, days }, index) => (
+        <SheetFrame
+          key={page.first}
+          sheet={sheet}
+          title={titleOf(layout, page, days, range)}
+          about={about}
+          range={page}
+          smallMonths={smallMonths}
+          page={index + 1}
+          pages={total}
+        >
+          {layout === 'weeks' ? (
+            <WeeksSheet
+              days={days}
+              occurrences={answer.occurrences}
+              range={range}
+              sheet={sheet}
+              smallMonths={smallMonths}
+              weekStart={weekStart}
+              paperOf={paperOf}
+            />
+          ) : (
+            <HoursSheet
+              days={days}
+              occurrences={answer.occurrences}
+              hours={hours}
+              sheet={sheet}
+              smallMonths={smallMonths}
+              paperOf={paperOf}
+              notesOf={notesOf}
+            />
+          )}
+        </SheetFrame>
+      ))}
+      {listBlocks.length > 0 ? (
+        <FlowSheets
+          blocks={listBlocks}
+          sheet={sheet}
+          smallMonths={smallMonths}
+          title={printWords.list}
+          about={about}
+          range={pages[0]!.page}
+          before={pages.length}
+          onPages={setListPages}
+        />
+      ) : null}
+    </>
+  );
 }

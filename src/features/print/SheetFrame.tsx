@@ -10,7 +10,7 @@ import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
 
 /** Pixels of the head, plain and with small months, and of the foot. */
-export const HEAD = 38;
+export const HEAD = 46;
 export const HEAD_WITH_MONTHS = 92;
 export const FOOT = 18;
 
@@ -29,6 +29,7 @@ export function printArea(sheet: SheetSize, smallMonths: boolean) {
 export function SheetFrame({
   sheet,
   title,
+  about,
   range,
   smallMonths,
   page,
@@ -37,6 +38,8 @@ export function SheetFrame({
 }: {
   sheet: SheetSize;
   title: string;
+  /** What is left out, by a filter or hidden calendars. */
+  about: string;
   range: DayRange;
   smallMonths: boolean;
   page: number;
@@ -55,7 +58,14 @@ export function SheetFrame({
         className={classes.head}
         style={{ margin: `${margin}px ${margin}px 0`, height: smallMonths ? HEAD_WITH_MONTHS : HEAD }}
       >
-        <div className={classes.title}>{title}</div>
+        <div>
+          <div className={classes.title}>{title}</div>
+          {about ? (
+            <div className={classes.about} data-testid="print-about">
+              {about}
+            </div>
+          ) : null}
+        </div>
         {smallMonths ? (
           <div className={classes.months} aria-hidden>
             <SmallMonth day={range.first} shown={range} />

@@ -1,10 +1,11 @@
-import { useSettings } from '@/store';
+import { fitWords } from '@/core/layout/fitWords';
 import type { SheetSize } from '@/core/layout/paper';
 import type { DayRange } from '@/core/layout/views';
 import { weekNumber } from '@/core/layout/views';
 import { byShownDay, weeksOf } from '@/core/layout/weekRows';
 import { isRibbon, type Occurrence } from '@/core/schedule/occurrence';
-import { dayOfMonthText, shortMonthDayText, weekdayText } from '@/ui/dates';
+import { dayOfMonthText, shortMonthDayText, timeText, weekdayText } from '@/ui/dates';
+import { measureSmallText } from '@/ui/measureText';
 import { words } from '@/ui/words';
 import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
@@ -17,29 +18,65 @@ const WEEKDAYS = 18;
 const DAY_HEAD = 19;
 const LINE = 16;
 
-/** Weeks under each other with a line for each entry of a day; days with more say how many. */
-export function WeeksSheet({
-  days,
-  occurrences,
-  range,
-  sheet,
-  smallMonths,
-  paperOf,
-}: {
+interface WeeksPage {
   days: readonly number[];
   occurrences: readonly Occurrence[];
-  range: DayRange;
   sheet: SheetSize;
   smallMonths: boolean;
-  paperOf: (occurrence: Occurrence) => PrintPaper;
-}) {
+  weekStart: number;
+}
+
+/** How many lines an entry takes in a cell, its words whole. */
+function linesOf(occurrence: Occurrence, width: number): number {
+  const time = occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `;
+  const text = `${time}${occurrence.title || words.entry.noTitle} ?`;
+  const line = Math.max(20, width - 34) * (12 / 11);
+  const most = Array.from({ length: 12 }, () => line);
+  return Math.max(1, fitWords(text, most, (said) => measureSmallText(said, '700')).filter(Boolean).length);
+}
+
+/** What each day of a page of weeks shows, and what has no room there. */
+function layoutPage({ days, occurrences, sheet, smallMonths, weekStart }: WeeksPage) {
   const area = printArea(sheet, smallMonths);
-  const { weekStart } = useSettings();
   const weeks = weeksOf(days, weekStart);
   const onDays = byShownDay(occurrences, days);
   const width = (area.width - NUMBER) / 7;
   const height = (area.height - WEEKDAYS) / weeks.length;
-  const lines = Math.floor((height - DAY_HEAD - 2) / LINE);
+  const cells = new Map(
+    days.map((day) => {
+      const all = [...(onDays.get(day) ?? [])].sort((a, b) => Number(isRibbon(b)) - Number(isRibbon(a)));
+      const shown: Occurrence[] = [];
+      let room = height - DAY_HEAD - 2;
+      for (const [index, occurrence] of all.entries()) {
+        const takes = linesOf(occurrence, width) * LINE;
+        // Where others are left out, their number takes a line.
+        if (takes > room - (index < all.length - 1 ? LINE : 0)) break;
+        room -= takes;
+        shown.push(occurrence);
+      }
+      return [day, { shown, left: all.slice(shown.length) }] as const;
+    }),
+  );
+  return { area, weeks, width, height, cells };
+}
+
+/** The entries of a page of weeks that have no room in their days: they are printed in a list. */
+export const leftOutOfWeeks = (page: WeeksPage): Occurrence[] => [
+  ...new Map(
+    [...layoutPage(page).cells.values()].flatMap(({ left }) =>
+      left.map((occurrence) => [occurrence.key, occurrence] as const),
+    ),
+  ).values(),
+];
+
+/** Weeks under each other with each day's entries, words whole; days with more say how many, and a list has them. */
+export function WeeksSheet({
+  range,
+  paperOf,
+  ...page
+}: WeeksPage & { range: DayRange; paperOf: (occurrence: Occurrence) => PrintPaper }) {
+  const { weekStart } = page;
+  const { area, weeks, width, height, cells } = layoutPage(page);
   return (
     <div
       className={classes.columns}
@@ -60,10 +97,7 @@ export function WeeksSheet({
             {words.weeks.number(weekNumber(week[0]!, weekStart))}
           </div>
           {week.map((day, index) => {
-            const all = [...(onDays.get(day) ?? [])].sort(
-              (a, b) => Number(isRibbon(b)) - Number(isRibbon(a)),
-            );
-            const shown = all.length <= lines ? all : all.slice(0, Math.max(0, lines - 1));
+            const { shown, left } = cells.get(day)!;
             const isOutside = day < range.first || day >= range.end;
             return (
               <div
@@ -87,9 +121,7 @@ export function WeeksSheet({
                     <PrintLine key={occurrence.key} occurrence={occurrence} paper={paperOf(occurrence)} />
                   ))}
                 </div>
-                {all.length > shown.length ? (
-                  <div className={classes.more}>{printWords.more(all.length - shown.length)}</div>
-                ) : null}
+                {left.length > 0 ? <div className={classes.more}>{printWords.more(left.length)}</div> : null}
               </div>
             );
           })}

@@ -24,6 +24,37 @@ interface FlowContext {
   readonly calendars: readonly Calendar[];
 }
 
+/** A piece of notes is at most so long, in letters: then it fits a page with others. */
+const PIECE = 500;
+
+/** Notes in pieces that are printed one below the other: line by line, and long lines at their blanks. */
+export function notePieces(notes: string): string[] {
+  return notes.split('\n').flatMap((line) => {
+    const pieces: string[] = [];
+    let rest = line;
+    while (rest.length > PIECE) {
+      const blank = rest.lastIndexOf(' ', PIECE);
+      const at = blank > PIECE / 2 ? blank + 1 : PIECE;
+      pieces.push(rest.slice(0, at));
+      rest = rest.slice(at);
+    }
+    return [...pieces, rest];
+  });
+}
+
+/** An entry's block, and one for each piece of its notes: long notes go on over as many pages as they need. */
+function withNotes(key: string, content: ReactNode, notes: string, className: string): FlowBlock[] {
+  const pieces = notes ? notePieces(notes) : [];
+  return [
+    { key, keepsWithNext: pieces.length > 0, content },
+    ...pieces.map((piece, index): FlowBlock => ({
+      key: `${key} note ${index}`,
+      keepsWithNext: false,
+      content: <div className={className}>{piece || '\u00a0'}</div>,
+    })),
+  ];
+}
+
 /** Days in order with their entries, for an agenda on paper. Days without any are left out. */
 export function agendaBlocks({ days, occurrences, paperOf, notesOf }: FlowContext): FlowBlock[] {
   const onDays = byShownDay(occurrences, days);
@@ -36,38 +67,35 @@ export function agendaBlocks({ days, occurrences, paperOf, notesOf }: FlowContex
         keepsWithNext: true,
         content: <div className={classes.agendaDay}>{fullDayText(day)}</div>,
       },
-      ...entries.map((occurrence): FlowBlock => {
+      ...entries.flatMap((occurrence): FlowBlock[] => {
         const { paper, mark, letters } = paperOf(occurrence);
-        const notes = notesOf(occurrence);
-        return {
-          key: `${day} ${occurrence.key}`,
-          keepsWithNext: false,
-          content: (
-            <div className={classes.agendaEntry}>
-              <div className={classes.agendaTime}>
-                {occurrence.allDay
-                  ? words.entry.allDayLabel
-                  : timeRangeText(occurrence.startWall, occurrence.endWall)}
-              </div>
-              <span
-                className={classes.lineMark}
-                style={{ ...mark, width: 24, height: 15, lineHeight: '14px', fontSize: 10 }}
-              >
-                {letters}
-              </span>
-              <div className={classes.agendaText}>
-                <b style={{ textDecorationLine: paper.textDecorationLine }}>
-                  {occurrence.title || words.entry.noTitle}
-                </b>
-                {occurrence.availability === 'busy'
-                  ? ''
-                  : ` · ${words.entry.availability[occurrence.availability]}`}
-                {occurrence.location ? ` · ${occurrence.location}` : ''}
-                {notes ? <div className={classes.notes}>{notes}</div> : null}
-              </div>
+        return withNotes(
+          `${day} ${occurrence.key}`,
+          <div className={classes.agendaEntry}>
+            <div className={classes.agendaTime}>
+              {occurrence.allDay
+                ? words.entry.allDayLabel
+                : timeRangeText(occurrence.startWall, occurrence.endWall)}
             </div>
-          ),
-        };
+            <span
+              className={classes.lineMark}
+              style={{ ...mark, width: 24, height: 15, lineHeight: '14px', fontSize: 10 }}
+            >
+              {letters}
+            </span>
+            <div className={classes.agendaText}>
+              <b style={{ textDecorationLine: paper.textDecorationLine }}>
+                {occurrence.title || words.entry.noTitle}
+              </b>
+              {occurrence.availability === 'busy'
+                ? ''
+                : ` · ${words.entry.availability[occurrence.availability]}`}
+              {occurrence.location ? ` · ${occurrence.location}` : ''}
+            </div>
+          </div>,
+          notesOf(occurrence),
+          classes.agendaNotes,
+        );
       }),
     ];
   });
@@ -100,34 +128,31 @@ export const tableHead = (
 /** Every entry as a row of a table. */
 export function tableBlocks({ days, occurrences, paperOf, notesOf, calendars }: FlowContext): FlowBlock[] {
   const first = days[0]!;
-  return occurrences.map((occurrence): FlowBlock => {
+  return occurrences.flatMap((occurrence): FlowBlock[] => {
     const day = Math.max(first, Math.floor(occurrence.startWall / DAY));
-    const notes = notesOf(occurrence);
     const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
-    return {
-      key: occurrence.key,
-      keepsWithNext: false,
-      content: (
-        <div className={classes.row} title={dayText(day)}>
-          <Cells
-            cells={[
-              shortDayText(day),
-              occurrence.allDay ? words.entry.allDayLabel : timeText(occurrence.startWall),
-              isRibbon(occurrence)
-                ? words.periods.inDays(
-                    Math.max(1, Math.ceil((occurrence.endWall - occurrence.startWall) / DAY)),
-                  )
-                : lengthText(occurrence.end - occurrence.start),
-              <span key="title" style={{ textDecorationLine: paperOf(occurrence).paper.textDecorationLine }}>
-                <b>{occurrence.title || words.entry.noTitle}</b>
-                {notes ? <span className={classes.notes}> {notes}</span> : null}
-              </span>,
-              occurrence.location,
-              `${paperOf(occurrence).letters} ${calendar?.name ?? ''}`,
-            ]}
-          />
-        </div>
-      ),
-    };
+    return withNotes(
+      occurrence.key,
+      <div className={classes.row} title={dayText(day)}>
+        <Cells
+          cells={[
+            shortDayText(day),
+            occurrence.allDay ? words.entry.allDayLabel : timeText(occurrence.startWall),
+            isRibbon(occurrence)
+              ? words.periods.inDays(
+                  Math.max(1, Math.ceil((occurrence.endWall - occurrence.startWall) / DAY)),
+                )
+              : lengthText(occurrence.end - occurrence.start),
+            <span key="title" style={{ textDecorationLine: paperOf(occurrence).paper.textDecorationLine }}>
+              <b>{occurrence.title || words.entry.noTitle}</b>
+            </span>,
+            occurrence.location,
+            `${paperOf(occurrence).letters} ${calendar?.name ?? ''}`,
+          ]}
+        />
+      </div>,
+      notesOf(occurrence),
+      classes.tableNotes,
+    );
   });
 }

@@ -3,8 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import {
   BIN_DAYS,
   type BinnedEntry,
+  binnedCalendars,
   binnedEntries,
   emptyBin,
+  restoreCalendar,
   restoreFromBin,
 } from '@/core/change/binChanges';
 import { DAY } from '@/core/time/civil';
@@ -38,7 +40,21 @@ export function BinSection() {
   };
   return (
     <>
-      <AppText tone="quiet">{bin.length > 0 ? said.hint(BIN_DAYS) : said.empty(BIN_DAYS)}</AppText>
+      <AppText tone="quiet">{state.bin.size > 0 ? said.hint(BIN_DAYS) : said.empty(BIN_DAYS)}</AppText>
+      {binnedCalendars(state).map(({ calendar, items, deleted }) => (
+        <BinnedRow
+          key={calendar.id}
+          title={said.calendar(calendar.name)}
+          mark={calendar.mark}
+          colour={calendar.colour}
+          details={[words.calendars.entries(items.length)]}
+          deleted={deleted}
+          onRestore={() => {
+            const patch = restoreCalendar(state, calendar.id, context());
+            if (patch) commit(patch);
+          }}
+        />
+      ))}
       {bin.slice(0, shown).map((binned) => (
         <BinRow
           key={binned.item.id}
@@ -46,7 +62,7 @@ export function BinSection() {
           onRestore={() => commit(restoreFromBin(state, [binned.item.id], context()))}
         />
       ))}
-      {bin.length > 0 ? (
+      {state.bin.size > 0 ? (
         <View style={styles.actions}>
           {bin.length > shown ? (
             <Button label={said.more(bin.length - shown)} onPress={() => setShown(shown + PAGE)} />
@@ -56,7 +72,7 @@ export function BinSection() {
       ) : null}
       {asks ? (
         <Sheet
-          title={said.asks(bin.length)}
+          title={said.asks(state.bin.size)}
           closeLabel={words.actions.cancel}
           onClose={() => setAsks(false)}
           go={{ label: said.emptyIt, onPress: empty, kind: 'danger' }}
@@ -70,24 +86,48 @@ export function BinSection() {
 
 function BinRow({ binned: { item, changed }, onRestore }: { binned: BinnedEntry; onRestore: () => void }) {
   const calendar = useSnapshot(({ state }) => state.calendars.get(item.entry.calendarId));
-  const now = useNow();
   const { entry, deleted } = item;
-  const title = entry.title || words.entry.noTitle;
+  return (
+    <BinnedRow
+      title={entry.title || words.entry.noTitle}
+      mark={calendar?.mark ?? '–'}
+      colour={calendar?.colour ?? 'slate'}
+      details={[
+        fullDayText(Math.floor(wallOf(entry.start) / DAY)),
+        entry.recurrence ? said.series(changed.length) : '',
+      ]}
+      deleted={deleted}
+      onRestore={onRestore}
+    />
+  );
+}
+
+/** A thing in the bin, how long it stays, and what brings it back. */
+function BinnedRow({
+  title,
+  mark,
+  colour,
+  details,
+  deleted,
+  onRestore,
+}: {
+  title: string;
+  mark: string;
+  colour: string;
+  details: readonly string[];
+  deleted: number;
+  onRestore: () => void;
+}) {
+  const now = useNow();
   // The page's clock may lag behind the moment that an entry was deleted at.
   const daysLeft = Math.ceil(BIN_DAYS - Math.max(0, now - deleted) / DAY);
   return (
     <View role="group" aria-label={title} style={styles.item}>
-      <Mark mark={calendar?.mark ?? '–'} colour={calendar?.colour ?? 'slate'} />
+      <Mark mark={mark} colour={colour} />
       <View style={styles.grow}>
         <AppText numberOfLines={1}>{title}</AppText>
         <AppText size="small" tone="quiet">
-          {[
-            fullDayText(Math.floor(wallOf(entry.start) / DAY)),
-            entry.recurrence ? said.series(changed.length) : '',
-            said.daysLeft(daysLeft),
-          ]
-            .filter(Boolean)
-            .join(' · ')}
+          {[...details, said.daysLeft(daysLeft)].filter(Boolean).join(' · ')}
         </AppText>
       </View>
       <Button label={said.restore(title)} shown={words.actions.restore} onPress={onRestore} />

@@ -1,11 +1,13 @@
 import { type ReactNode, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { civilDate, DAY } from '@/core/time/civil';
 import { clockFrom } from '@/core/time/clock';
+import { instantToWall } from '@/core/time/zones';
 import { workspace } from '@/features/workspace';
 import { NewerDataError, openStore, type Store, StoreContext } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { writeTimesBy } from '@/ui/dates';
+import { writeTimesBy, writeYearsBut } from '@/ui/dates';
 import { chooseScheme } from '@/ui/theme/scheme';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
@@ -71,6 +73,8 @@ function Clocked({ store, children }: { store: Store; children: ReactNode }) {
     () => ({ store, clock: clockFrom(asked ?? demoNow, zone, Date.now) }),
     [store, asked, demoNow, zone],
   );
+  // Said before anything is drawn, and again with each load: a year hardly passes over an open page.
+  useState(() => writeYearsBut(civilDate(Math.floor(instantToWall(zone, open.clock()) / DAY)).year));
   useEffect(() => {
     if (store.setAside.length > 0)
       workspace.say({ text: words.failures.setAside(store.setAside.length), tone: 'problem', undo: false });

@@ -1,2 +1,3 @@
 export { AppShell } from './AppShell';
+export { NotFound } from './NotFound';
 export { StoreGate } from './StoreGate';

@@ -27,6 +27,8 @@ export const printWords = {
   paper: 'Paper',
   page: (page: number, pages: number) => `Page ${page} of ${pages}`,
   nothing: 'Nothing on these days.',
+  list: 'In full: what has no room in its place',
+  without: (names: string) => `without ${names}`,
   more: (count: number) => `+${count} more`,
   column: {
     day: 'Day',

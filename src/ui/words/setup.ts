@@ -39,6 +39,7 @@ export const setupWords = {
   bin: {
     empty: (days: number) => `The bin is empty. Deleted entries stay here for ${days} days.`,
     hint: (days: number) => `Deleted entries stay here for ${days} days.`,
+    calendar: (name: string) => `Calendar “${name}”`,
     series: (changed: number) =>
       changed > 0 ? `series, with ${plural(changed, 'changed occurrence')}` : 'series',
     daysLeft: (days: number) => `${plural(days, 'day')} left`,

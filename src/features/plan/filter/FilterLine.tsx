@@ -7,8 +7,8 @@ import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
+import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
-import { filterText } from './filterText';
 
 /** Says what is left out of the view, and how many entries; one press shows everything again. */
 export function FilterLine({

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
-import { deletePreset, reorderPreset, savePreset } from '@/core/change/presetChanges';
+import { deletePreset, presetNamed, reorderPreset, savePreset } from '@/core/change/presetChanges';
 import { sameLook } from '@/core/model/lookParameters';
 import type { ViewPreset } from '@/core/model/viewPreset';
 import { useCommands, usePlanAddress, workspace } from '@/features/workspace';
@@ -31,21 +31,18 @@ export function PresetsSheet({ address, today }: PlanSheetProps) {
   const apply = useApplyPreset();
   const [name, setName] = useState('');
   const [fromToday, setFromToday] = useState(true);
-  const [missing, setMissing] = useState(false);
+  const [problem, setProblem] = useState('');
   const close = () => workspace.openSheet(null);
   const look = lookOf(address);
   const keep = () => {
-    if (name.trim() === '') return setMissing(true);
-    const patch = savePreset(
-      store.getSnapshot().state,
-      undefined,
-      { name: name.trim(), look, fromToday },
-      context(),
-    );
+    if (name.trim() === '') return setProblem(words.presets.nameMissing);
+    const { state } = store.getSnapshot();
+    if (presetNamed(state, name)) return setProblem(words.presets.nameTaken(name.trim()));
+    const patch = savePreset(state, undefined, { name: name.trim(), look, fromToday }, context());
     commit(patch);
     to({ presetId: patch.changes[0]!.id }, { quietly: true });
     setName('');
-    setMissing(false);
+    setProblem('');
   };
   return (
     <Sheet title={words.presets.title} closeLabel={words.actions.close} onClose={close}>
@@ -105,8 +102,11 @@ export function PresetsSheet({ address, today }: PlanSheetProps) {
         label={words.presets.name}
         value={name}
         maxLength={40}
-        error={missing ? words.presets.nameMissing : undefined}
-        onChangeText={setName}
+        error={problem || undefined}
+        onChangeText={(text) => {
+          setName(text);
+          setProblem('');
+        }}
         onSubmit={keep}
         testID="preset-name"
       />
@@ -146,6 +146,7 @@ function PresetRow({
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
   const { startPresetId } = useSettings();
+  const sets = usePeriodSets();
   const [renaming, setRenaming] = useState<string | null>(null);
   const state = () => store.getSnapshot().state;
   const isStart = preset.id === startPresetId;
@@ -155,6 +156,8 @@ function PresetRow({
   };
   const rename = () => {
     const name = renaming?.trim();
+    // A name that another has stays in its field, with what is wrong with it.
+    if (name && presetNamed(state(), name, preset.id)) return;
     setRenaming(null);
     if (name && name !== preset.name) commit(savePreset(state(), preset.id, { ...preset, name }, context()));
   };
@@ -185,6 +188,9 @@ function PresetRow({
           onChangeText={setRenaming}
           onSubmit={rename}
           onBlur={rename}
+          error={
+            presetNamed(state(), renaming, preset.id) ? words.presets.nameTaken(renaming.trim()) : undefined
+          }
           autoFocus
         />
       )}
@@ -194,6 +200,9 @@ function PresetRow({
           isStart ? words.presets.isStart : '',
           digit === undefined ? '' : words.presets.key(digit),
           isChanged ? words.presets.isChanged : '',
+          preset.look.periodSetId !== undefined && !sets.some(({ id }) => id === preset.look.periodSetId)
+            ? words.presets.periodsGone
+            : '',
         ]
           .filter(Boolean)
           .join(' · ')}

@@ -22,13 +22,15 @@ interface LoadStripProps {
   /** Shows exactly some days. */
   onDays: (first: number, count: number) => void;
   goToToday: () => void;
+  /** Grows when somebody goes to a day: what was moved by hand comes back to what is shown. */
+  visits: number;
 }
 
 /**
  * A ribbon of weeks, each day a bar as tall as its booked share. Press a week to go there, drag over days to show exactly
  * those; wheel and swipe move it, and with the keyboard it is a slider of weeks.
  */
-export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: LoadStripProps) {
+export function LoadStrip({ days, today, options, onWeek, onDays, goToToday, visits }: LoadStripProps) {
   const { colours } = useTheme();
   const [width, setWidth] = useState(0);
   const { weekStart } = useSettings();
@@ -36,11 +38,11 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: L
   const first = days[0]!;
   const last = days.at(-1)!;
   // Moved by hand, it stays there until other days are shown.
-  const [moved, setMoved] = useState<{ firstWeek: number; shown: number } | null>(null);
+  const [moved, setMoved] = useState<{ firstWeek: number; shown: number; visits: number } | null>(null);
   const [base, setBase] = useState<{ firstWeek: number; weeks: number } | undefined>(undefined);
   // Both are of weeks as they were then: the day that weeks begin with may have changed.
   const firstWeek =
-    moved?.shown === first
+    moved?.shown === first && moved.visits === visits
       ? startOfWeek(moved.firstWeek, weekStart)
       : firstWeekFor(
           base?.weeks === weeks ? startOfWeek(base.firstWeek, weekStart) : undefined,
@@ -56,7 +58,7 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday }: L
     firstWeek,
     weeks,
     width,
-    move: (by) => setMoved({ firstWeek: firstWeek + 7 * by, shown: first }),
+    move: (by) => setMoved({ firstWeek: firstWeek + 7 * by, shown: first, visits }),
     select: setSelection,
     onWeek,
     onDays,

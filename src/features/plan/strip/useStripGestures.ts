@@ -1,5 +1,5 @@
 import { useDrag, useWheel } from '@use-gesture/react';
-import { type RefObject, useRef } from 'react';
+import { type RefObject, useEffect, useRef } from 'react';
 import { dayAtX } from '@/core/layout/loadStrip';
 
 interface StripActions {
@@ -27,6 +27,22 @@ export function useStripGestures(element: RefObject<HTMLElement | null>, actions
   const wheeled = useRef(0);
   const swiped = useRef(0);
   const held = useRef(false);
+  /** A drag that Escape has let go of. */
+  const letGo = useRef(false);
+  const select = useRef(actions.select);
+  useEffect(() => {
+    select.current = actions.select;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape' || !held.current) return;
+      event.stopPropagation();
+      letGo.current = true;
+      select.current(null);
+    };
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
+  }, []);
   const dayAt = (clientX: number): number => {
     const left = element.current?.getBoundingClientRect().left ?? 0;
     return dayAtX(clientX - left, actions.width, actions.firstWeek, actions.weeks);
@@ -48,10 +64,16 @@ export function useStripGestures(element: RefObject<HTMLElement | null>, actions
       const isTouch = event instanceof PointerEvent && event.pointerType === 'touch';
       if (first) {
         swiped.current = 0;
+        letGo.current = false;
         // A finger that rests before it moves chooses days, as a held card is picked up.
         held.current = !isTouch || elapsedTime > 200;
       }
+      if (letGo.current) {
+        if (last) held.current = false;
+        return;
+      }
       if (tap) {
+        held.current = false;
         actions.select(null);
         actions.onWeek(dayAt(x));
         return;
@@ -62,6 +84,7 @@ export function useStripGestures(element: RefObject<HTMLElement | null>, actions
           if (Math.abs(moveX) > 4) actions.select(range);
           return;
         }
+        held.current = false;
         actions.select(null);
         if (range.last > range.first) actions.onDays(range.first, range.last - range.first + 1);
         else actions.onWeek(range.first);

@@ -8,7 +8,7 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { lookOf } from '../presets/lookOf';
 
-/** Search, filter, presets and how it looks. `few`: the first two, where there is little room. */
+/** Search, filter, presets and how it looks. `few`: the first two, where there is little room, and the preset that is applied. */
 export function PlanTools({ address, few = false }: { address: PlanAddress; few?: boolean }) {
   const searching = useWorkspace((state) => state.searching);
   const presets = usePresets();
@@ -31,29 +31,29 @@ export function PlanTools({ address, few = false }: { address: PlanAddress; few?
         label={words.filter.open}
         onPress={() => workspace.openSheet('filter')}
       />
+      {few && !applied ? null : (
+        <Button
+          icon={applied ? (isChanged ? 'bookmark-outline' : 'bookmark') : 'bookmark-outline'}
+          iconOnly
+          kind="quiet"
+          label={
+            applied
+              ? isChanged
+                ? words.presets.changed(applied.name)
+                : words.presets.applied(applied.name)
+              : words.presets.title
+          }
+          onPress={() => workspace.openSheet('presets')}
+        />
+      )}
       {few ? null : (
-        <>
-          <Button
-            icon={applied ? (isChanged ? 'bookmark-outline' : 'bookmark') : 'bookmark-outline'}
-            iconOnly
-            kind="quiet"
-            label={
-              applied
-                ? isChanged
-                  ? words.presets.changed(applied.name)
-                  : words.presets.applied(applied.name)
-                : words.presets.title
-            }
-            onPress={() => workspace.openSheet('presets')}
-          />
-          <Button
-            icon="tune-variant"
-            iconOnly
-            kind="quiet"
-            label={words.look.title}
-            onPress={() => workspace.openSheet('look')}
-          />
-        </>
+        <Button
+          icon="tune-variant"
+          iconOnly
+          kind="quiet"
+          label={words.look.title}
+          onPress={() => workspace.openSheet('look')}
+        />
       )}
     </View>
   );

@@ -40,6 +40,8 @@ export const changesWords = {
     'calendar-made': (_count: number, name: string) => `Calendar “${name}” made`,
     'calendar-changed': (_count: number, name: string) => `Calendar “${name}” changed`,
     'calendar-deleted': (_count: number, name: string) => `Calendar “${name}” deleted`,
+    'calendar-restored': (count: number, name: string) =>
+      `Calendar “${name}” is back, with ${plural(count, 'entry', 'entries')}`,
     'calendars-ordered': (_count: number, name: string) => `Calendar “${name}” has another place`,
     'calendars-merged': (count: number, name: string) =>
       `Calendar “${name}” merged, ${plural(count, 'entry', 'entries')} moved`,

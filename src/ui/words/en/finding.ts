@@ -61,6 +61,8 @@ export const findingWords = {
     keepTitle: 'Keep the present view',
     name: 'Name',
     nameMissing: 'Give it a name.',
+    nameTaken: (name: string) => `There is a preset “${name}” already.`,
+    periodsGone: 'its periods are gone: it shows weeks or months instead',
     starts: 'When applied',
     fromToday: 'Go to today, or this period',
     keep: 'Keep',

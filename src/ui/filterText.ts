@@ -1,5 +1,5 @@
 import type { EntryFilter } from '@/core/model/look';
-import { words } from '@/ui/words';
+import { words } from './words';
 
 /** What a filter lets through, in words: a part for each thing that it asks for. */
 export function filterText(filter: EntryFilter): string[] {

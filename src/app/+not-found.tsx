@@ -1,0 +1,3 @@
+import { NotFound } from '@/features/shell';
+
+export default NotFound;
