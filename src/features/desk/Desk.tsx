@@ -1,9 +1,11 @@
 import { type ReactNode, Suspense, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useFolding, useWorkspace, workspace } from '@/features/workspace';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { EntryPanel } from './EntryPanel';
@@ -79,11 +81,25 @@ function SideDesk({
   );
 }
 
-/** The phone's desk: a sheet over the lower part of the view, with two heights. */
+type SheetHeight = 'bar' | 'half' | 'tall';
+
+/** Shares of the window that the sheet takes at the most; a bar is as high as its line. */
+const SHARE = { bar: 1, half: 0.46, tall: 0.85 } as const;
+
+/** The phone's desk: a sheet over the lower part of the view, with two heights, and a bar while entries are collected. */
 function BottomSheet({ onClose, children }: { onClose: () => void; children: ReactNode }) {
   const { colours } = useTheme();
   const { height } = useWindowDimensions();
-  const [tall, setTall] = useState(false);
+  const isLow = useWindowHeight() !== 'full';
+  const selected = useWorkspace((state) => state.selected);
+  const collecting = useWorkspace((state) => state.collecting && state.editing === null);
+  const [chosen, setChosen] = useState<SheetHeight>('half');
+  // What is collected next may lie under the sheet: it keeps low until it is asked up.
+  const [raisedFor, setRaisedFor] = useState<readonly string[] | null>(null);
+  const size: SheetHeight = collecting ? (raisedFor === selected ? 'tall' : 'bar') : chosen;
+  const raise = () => (collecting ? setRaisedFor(selected) : setChosen(size === 'bar' ? 'half' : 'tall'));
+  const lower = () => (collecting ? setRaisedFor(null) : setChosen(size === 'tall' ? 'half' : 'bar'));
+  const share = isLow && size === 'half' ? 0.6 : SHARE[size];
   return (
     <View
       role="complementary"
@@ -95,25 +111,37 @@ function BottomSheet({ onClose, children }: { onClose: () => void; children: Rea
         {
           backgroundColor: colours.card,
           borderColor: colours.line,
-          maxHeight: height * (tall ? 0.85 : 0.46),
-          minHeight: tall ? height * 0.85 : 0,
+          maxHeight: height * share,
+          minHeight: size === 'tall' ? height * share : 0,
         },
       ]}
     >
       <View style={styles.sheetHead}>
         <Pressable
           role="button"
-          aria-label={tall ? words.desk.lower : words.desk.raise}
-          onPress={() => setTall(!tall)}
+          aria-label={size === 'tall' ? words.desk.lower : words.desk.raise}
+          onPress={size === 'tall' ? lower : raise}
           style={styles.grip}
         >
           <View style={[styles.gripBar, { backgroundColor: colours.line }]} />
         </Pressable>
         <View style={styles.close}>
+          {size === 'bar' ? null : (
+            <Button icon="chevron-down" iconOnly kind="quiet" label={words.desk.lower} onPress={lower} />
+          )}
           <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
         </View>
       </View>
-      <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
+      {size === 'bar' ? (
+        <View style={styles.bar}>
+          <AppText weight="700" style={styles.barText}>
+            {selected.length === 0 ? words.desk.restOfToday : words.desk.several(selected.length)}
+          </AppText>
+          <Button label={words.desk.showActions} onPress={raise} />
+        </View>
+      ) : (
+        <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
+      )}
     </View>
   );
 }
@@ -121,7 +149,16 @@ function BottomSheet({ onClose, children }: { onClose: () => void; children: Rea
 const styles = StyleSheet.create({
   side: { width: sizes.desk, borderLeftWidth: hairline },
   over: { position: 'absolute', right: 0, top: 0, bottom: 0, zIndex: 10 },
-  close: { position: 'absolute', right: space(2), top: space(2), zIndex: 2 },
+  close: { position: 'absolute', right: space(2), top: space(2), zIndex: 2, flexDirection: 'row' },
+  bar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(3),
+    paddingLeft: space(4),
+    paddingRight: space(14),
+    paddingBottom: space(2),
+  },
+  barText: { flexGrow: 1 },
   content: { padding: space(4), paddingTop: space(4) },
   sheet: {
     position: 'absolute',

@@ -85,8 +85,21 @@ function OwnNoteField({ event }: { event: CalendarEvent }) {
       if (text.trim() !== kept) commit(keepOwnNote(state, event, text, context()));
     };
   });
-  // Who goes to another entry while writing has the note kept.
-  useEffect(() => () => save.current(), []);
+  // Who goes to another entry while writing has the note kept, and who leaves the page.
+  useEffect(() => {
+    const onHidden = () => {
+      if (document.visibilityState === 'hidden') save.current();
+    };
+    const onLeaving = () => save.current();
+    document.addEventListener('visibilitychange', onHidden);
+    // Before the store hands over what isn't stored yet.
+    window.addEventListener('pagehide', onLeaving, { capture: true });
+    return () => {
+      document.removeEventListener('visibilitychange', onHidden);
+      window.removeEventListener('pagehide', onLeaving, { capture: true });
+      save.current();
+    };
+  }, []);
   return (
     <View style={styles.note}>
       <TextField

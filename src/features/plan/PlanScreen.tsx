@@ -24,10 +24,12 @@ import { later } from '@/ui/later';
 import { PartBoundary } from '@/ui/PartBoundary';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { CalendarChips } from './CalendarChips';
 import { EntryLine, type EntryLineHandle } from './EntryLine';
 import { FilterLine } from './filter/FilterLine';
+import { FoldedRows } from './FoldedRows';
 import { draftGhost } from './grid/draftGhost';
 import { LoadStrip } from './strip/LoadStrip';
 import { PlanSheets } from './PlanSheets';
@@ -60,6 +62,8 @@ export function PlanScreen() {
 function Plan() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
+  const isLow = useWindowHeight() !== 'full';
+  const rowsButton = useRef<View>(null);
   const { address, to } = usePlanAddress();
   const { zone, hidden, filter } = address;
   const calendars = useListedCalendars();
@@ -109,7 +113,11 @@ function Plan() {
       todayNumber: actions.todayNumber,
       open: actions.open,
       moveByKey: actions.moveByKey,
-      focusLine: () => line.current?.focus(),
+      focusLine: () => {
+        // Where a low window folds it, the line is there a moment later.
+        workspace.openRows(true);
+        requestAnimationFrame(() => line.current?.focus());
+      },
     }),
     [actions.step, actions.today, actions.todayNumber, actions.open, actions.moveByKey],
   );
@@ -127,56 +135,86 @@ function Plan() {
     ? width
     : width - sizes.rail - (showsDesk && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
   const chipsFolded = folded.includes('chips');
-  const toolsInTitle = wide && (chipsFolded || planWidth >= ALL_TOOLS);
+  const toolsInTitle = wide && !isLow && (chipsFolded || planWidth >= ALL_TOOLS);
   const isEmpty = answer && answer.occurrences.length === 0 && !draft && !asksItself;
   const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
   const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
   const showsEditor = editing?.panel === 'full';
+  const closesRows =
+    <T extends unknown[]>(go: (...args: T) => void) =>
+    (...args: T) => {
+      workspace.openRows(false);
+      go(...args);
+    };
+  const rowsAbove = (
+    <>
+      <ZoneBanner />
+      {(folded.includes('strip') && !isLow) || address.view === 'year' ? null : (
+        <LoadStrip
+          days={days}
+          today={today}
+          options={options}
+          onWeek={closesRows(actions.toWeek)}
+          onDays={closesRows(actions.toDays)}
+          goToToday={closesRows(actions.today)}
+          visits={actions.visits}
+        />
+      )}
+      {chipsFolded && !isLow ? null : (
+        <View style={styles.chipRow}>
+          <CalendarChips
+            calendars={calendars}
+            hidden={hidden}
+            minutes={asksItself ? undefined : answer?.calendarMinutes}
+            onHiddenChange={(next) => to({ hidden: [...next] })}
+          />
+          {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
+        </View>
+      )}
+      <FilterLine
+        address={address}
+        calendars={calendars}
+        leftOut={asksItself ? leftOut : answer?.filteredOut}
+      />
+    </>
+  );
+  const entryLine = (
+    <PartBoundary name={words.line.label}>
+      <EntryLine
+        ref={line}
+        selectedDay={address.day}
+        zone={zone}
+        calendars={calendars}
+        target={target}
+        onDraft={setLineDraft}
+      />
+    </PartBoundary>
+  );
 
   return (
     <View style={styles.screen}>
       <View
         role="main"
-        style={[styles.main, wide ? styles.mainWide : null, { backgroundColor: colours.page }]}
+        style={[
+          styles.main,
+          wide ? styles.mainWide : null,
+          isLow ? styles.mainLow : null,
+          { backgroundColor: colours.page },
+        ]}
       >
         <TitleRow
           address={address}
           planRange={planRange}
           planWidth={planWidth}
           withTools={toolsInTitle}
+          rowsButton={isLow ? rowsButton : undefined}
+          leavesOut={leavesOut}
           onStep={actions.step}
           onToday={actions.today}
           today={today}
         />
-        <ZoneBanner />
-        {folded.includes('strip') || address.view === 'year' ? null : (
-          <LoadStrip
-            days={days}
-            today={today}
-            options={options}
-            onWeek={actions.toWeek}
-            onDays={actions.toDays}
-            goToToday={actions.today}
-            visits={actions.visits}
-          />
-        )}
-        {chipsFolded ? null : (
-          <View style={styles.chipRow}>
-            <CalendarChips
-              calendars={calendars}
-              hidden={hidden}
-              minutes={asksItself ? undefined : answer?.calendarMinutes}
-              onHiddenChange={(next) => to({ hidden: [...next] })}
-            />
-            {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
-          </View>
-        )}
-        <FilterLine
-          address={address}
-          calendars={calendars}
-          leftOut={asksItself ? leftOut : answer?.filteredOut}
-        />
-        <View ref={view} testID="plan-view" style={styles.view}>
+        {isLow ? null : rowsAbove}
+        <View ref={view} testID="plan-view" style={[styles.view, isLow ? null : styles.viewRoomy]}>
           <PartBoundary name={words.plan.view[address.view]} showing={`${address.view} ${address.day}`}>
             <PlanView
               address={address}
@@ -201,18 +239,15 @@ function Plan() {
             onShowAll={() => to({ hidden: [] })}
             onClearFilter={() => to({ filter: NO_FILTER })}
           />
+          {isLow ? (
+            <FoldedRows button={rowsButton}>
+              {entryLine}
+              {rowsAbove}
+            </FoldedRows>
+          ) : null}
         </View>
         <DraftBar />
-        <PartBoundary name={words.line.label}>
-          <EntryLine
-            ref={line}
-            selectedDay={address.day}
-            zone={zone}
-            calendars={calendars}
-            target={target}
-            onDraft={setLineDraft}
-          />
-        </PartBoundary>
+        {isLow ? null : entryLine}
       </View>
       {showsEditor ? (
         <PartBoundary
@@ -262,5 +297,7 @@ const styles = StyleSheet.create({
   main: { flex: 1, paddingHorizontal: space(2), paddingBottom: space(2), minWidth: 0 },
   mainWide: { paddingHorizontal: space(4), paddingTop: space(2) },
   chipRow: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
-  view: { flex: 1, marginBottom: space(2) },
+  mainLow: { paddingTop: 0, paddingBottom: 0 },
+  view: { flex: 1 },
+  viewRoomy: { marginBottom: space(2) },
 });

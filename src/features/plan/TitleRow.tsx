@@ -1,11 +1,23 @@
+import type { RefObject } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { civilDate } from '@/core/time/civil';
 import { type PlanAddress, useFolding, usePlanAddress, useWorkspace } from '@/features/workspace';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
-import { ALL_TOOLS, corner, DESK_BESIDE, hairline, sizes, space, VIEW_SWITCH, WIDE } from '@/ui/theme/tokens';
+import {
+  ALL_TOOLS,
+  corner,
+  DESK_BESIDE,
+  hairline,
+  LEAST_HEIGHT,
+  sizes,
+  space,
+  VIEW_SWITCH,
+  WIDE,
+} from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { RowsButton } from './FoldedRows';
 import { PeriodTitle } from './goto/PeriodTitle';
 import { PlanTools } from './tools/PlanTools';
 import type { PlanRange } from './usePlanRange';
@@ -18,6 +30,10 @@ interface TitleRowProps {
   /** How wide Plan is without what stands beside it. */
   planWidth: number;
   withTools: boolean;
+  /** The button of the rows that a low window folds, where it does. */
+  rowsButton: RefObject<View | null> | undefined;
+  /** Whether hidden calendars or a filter leave entries out. */
+  leavesOut: boolean;
   today: number;
   onStep: (direction: 1 | -1) => void;
   onToday: () => void;
@@ -29,6 +45,8 @@ export function TitleRow({
   planRange,
   planWidth,
   withTools,
+  rowsButton,
+  leavesOut,
   today,
   onStep,
   onToday,
@@ -45,7 +63,7 @@ export function TitleRow({
   const hasRoom = roomy && (!isDay || planWidth >= ALL_TOOLS + 240);
   const hasSwitch = planWidth - (withTools && !roomy ? 4 * sizes.target : 0) >= VIEW_SWITCH;
   return (
-    <View style={styles.row}>
+    <View style={[styles.row, rowsButton ? styles.low : null]}>
       <PeriodTitle
         address={address}
         planRange={planRange}
@@ -53,8 +71,10 @@ export function TitleRow({
         length={hasRoom || (!hasSwitch && width >= 520) ? 'full' : wide ? 'short' : 'brief'}
         thisYear={civilDate(today).year}
       />
+      {rowsButton ? <RowsButton marked={leavesOut} ref={rowsButton} /> : null}
       <Button icon="arrow-left" iconOnly label={words.plan.back} onPress={() => onStep(-1)} />
-      <Button label={words.plan.today} onPress={onToday} />
+      {/* The smallest window has room for it with the key and in the calendar of days alone. */}
+      {rowsButton && width < LEAST_HEIGHT ? null : <Button label={words.plan.today} onPress={onToday} />}
       <Button icon="arrow-right" iconOnly label={words.plan.forward} onPress={() => onStep(1)} />
       {wide ? <View style={styles.gap} /> : null}
       {planWidth >= ALL_TOOLS + 180
@@ -98,6 +118,7 @@ export function TitleRow({
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: sizes.titleRow },
+  low: { minHeight: sizes.touchTarget, gap: space(1) },
   gap: { flexGrow: 1 },
   switch: { flexDirection: 'row', borderWidth: hairline, borderRadius: corner, overflow: 'hidden' },
   segment: { borderWidth: 0, borderRadius: 0, minHeight: sizes.target - 2 },

@@ -14,6 +14,7 @@ import { PartBoundary } from '@/ui/PartBoundary';
 import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
@@ -81,9 +82,13 @@ export function AppShell({ children }: { children: ReactNode }) {
   useUndoKeys();
   useKeptWorkspace();
   const pathname = usePathname();
+  // With hardly any height Plan has all of it: the places come with the rows that its button opens.
+  const height = useWindowHeight();
+  const rowsOpen = useWorkspace((state) => state.rowsOpen);
+  const showsPlaces = height !== 'least' || pathname !== '/' || rowsOpen;
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
-      {wide ? <Places wide /> : null}
+      {wide && showsPlaces ? <Places wide /> : null}
       <View style={styles.place}>
         <PartBoundary name={words.reminder.region}>
           <DeviceZoneQuestion />
@@ -94,7 +99,7 @@ export function AppShell({ children }: { children: ReactNode }) {
           {children}
         </PartBoundary>
       </View>
-      {wide ? null : <Places wide={false} />}
+      {!wide && showsPlaces ? <Places wide={false} /> : null}
       <NoticeLine wide={wide} />
       <ScopeSheet />
       {keysShown ? (

@@ -1,9 +1,10 @@
 import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { targetOfKey } from '@/core/change/target';
 import { shownDays } from '@/core/layout/views';
 import { useCommands, usePlanAddress, useReveal, useWorkspace, workspace } from '@/features/workspace';
-import { useSettings } from '@/store';
+import { useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -25,8 +26,15 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   const settings = useSettings();
   const inPlan = usePathname() === '/';
   const where = notice?.where;
+  const calendarId = useSnapshot(({ state }) =>
+    where?.key === undefined ? undefined : state.entries.get(targetOfKey(where.key).entryId)?.calendarId,
+  );
   // What went out of sight can be gone to.
-  const isElsewhere = inPlan && !!where && !shownDays(address, settings).includes(where.day);
+  const isElsewhere =
+    inPlan &&
+    !!where &&
+    (!shownDays(address, settings).includes(where.day) ||
+      (calendarId !== undefined && address.hidden.includes(calendarId)));
   // The phone's sheet lies where the line would be: then it stands at the top.
   const place = wide
     ? { bottom: 72 }

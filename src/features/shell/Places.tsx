@@ -1,5 +1,5 @@
 import { Link, useGlobalSearchParams, usePathname } from 'expo-router';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { useCommands, workspace } from '@/features/workspace';
@@ -8,6 +8,7 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { sizes, space } from '@/ui/theme/tokens';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
 const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
@@ -18,6 +19,10 @@ const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
 /** The places of the application: a rail at the left of a wide screen, a bar at the foot of a phone. */
 export function Places({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
+  const isLow = useWindowHeight() !== 'full';
+  const placeStyle: StyleProp<ViewStyle> = wide
+    ? styles.railPlace
+    : [styles.barPlace, isLow ? styles.lowPlace : null];
   const pathname = usePathname();
   const commands = useCommands();
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
@@ -28,9 +33,13 @@ export function Places({ wide }: { wide: boolean }) {
     <View
       role="navigation"
       aria-label={words.places.navigation}
-      style={[wide ? styles.rail : styles.bar, { backgroundColor: colours.primary }]}
+      style={[
+        wide ? styles.rail : styles.bar,
+        isLow && !wide ? styles.lowBar : null,
+        { backgroundColor: colours.primary },
+      ]}
     >
-      {wide ? (
+      {wide && !isLow ? (
         <View aria-hidden style={styles.initials}>
           <TitleText level={3} colour={colours.onPrimary}>
             {words.initials}
@@ -44,10 +53,7 @@ export function Places({ wide }: { wide: boolean }) {
             <Pressable
               aria-label={label}
               {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
-              style={StyleSheet.flatten([
-                wide ? styles.railPlace : styles.barPlace,
-                isHere ? { backgroundColor: colours.page } : null,
-              ])}
+              style={StyleSheet.flatten([placeStyle, isHere ? { backgroundColor: colours.page } : null])}
             >
               <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
               <AppText
@@ -88,7 +94,7 @@ export function Places({ wide }: { wide: boolean }) {
         role="button"
         aria-label={words.changes.title}
         onPress={() => workspace.showChanges(true)}
-        style={wide ? styles.railPlace : styles.barPlace}
+        style={placeStyle}
       >
         <AppIcon name="history" size={22} color={colours.onPrimary} />
         <AppText size="small" weight="500" colour={colours.onPrimary}>
@@ -115,6 +121,7 @@ const styles = StyleSheet.create({
   turns: { flexDirection: 'row', justifyContent: 'center' },
   turn: { borderColor: 'transparent', minWidth: 34, width: 34 },
   bar: { flexDirection: 'row', height: sizes.bottomBar },
+  lowBar: { height: sizes.lowBar },
   barPlace: {
     flex: 1,
     marginTop: space(1),
@@ -124,4 +131,5 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     gap: 2,
   },
+  lowPlace: { flexDirection: 'row', gap: space(2) },
 });

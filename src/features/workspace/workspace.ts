@@ -65,6 +65,8 @@ interface Workspace {
   readonly searching: boolean;
   /** Whether the list of the last changes is open. */
   readonly changesShown: boolean;
+  /** Whether the rows around the view are open, where a low window folds them. */
+  readonly rowsOpen: boolean;
 }
 
 /** What Plan opens sheets for. */
@@ -86,6 +88,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   sheet: null,
   searching: false,
   changesShown: false,
+  rowsOpen: false,
 }));
 
 const set = useWorkspace.setState;
@@ -156,6 +159,7 @@ export const workspace = {
   showKeys: (keysShown: boolean) => set({ keysShown }),
   showChanges: (changesShown: boolean) => set({ changesShown }),
   openSheet: (sheet: PlanSheet | null) => set({ sheet }),
+  openRows: (rowsOpen: boolean) => set({ rowsOpen }),
   search: (searching: boolean) => set({ searching }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
   askScope: (

@@ -47,7 +47,10 @@ export function calendarColours(colour: string, neutrals: NeutralColours): Calen
   const card = Color(neutrals.card);
   const page = Color(neutrals.page);
   const isLight = card.isLight();
-  const band = towards(base, ink, (tone) => tone.contrast(card) >= 3.2 && tone.contrast(page) >= 3.2);
+  // Whole numbers, as they are shown: a rounded tone may just miss what the exact one met.
+  const band = Color(
+    towards(base, ink, (tone) => tone.contrast(card) >= 3.2 && tone.contrast(page) >= 3.2).hex(),
+  );
   const tint = isLight ? card.mix(base.saturate(0.4).lighten(0.5), 0.22) : card.mix(base, 0.3);
   const tones = {
     band: band.hex(),

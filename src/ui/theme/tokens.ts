@@ -20,6 +20,7 @@ export const sizes = {
   touchTarget: 44,
   rail: 72,
   bottomBar: 56,
+  lowBar: 40,
   titleRow: 48,
   chipRow: 48,
   strip: 44,
@@ -45,6 +46,10 @@ export const WIDE = 900;
 export const DESK_BESIDE = 1100;
 /** From this width of Plan on, all of its tools stand in the title row. */
 export const ALL_TOOLS = 1060;
+/** Below this height of the window the rows around the view fold into one button. */
+export const LOW_HEIGHT = 560;
+/** Below this height Plan's places go with them. */
+export const LEAST_HEIGHT = 340;
 /** What the switch of views needs beside the title and the steps. */
 export const VIEW_SWITCH = 820;
 

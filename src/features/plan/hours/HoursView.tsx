@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import {
   dayMinutes,
@@ -24,6 +24,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
@@ -40,6 +41,7 @@ import { RefoldButton } from './RefoldButton';
 import { RibbonCard } from '../grid/RibbonCard';
 import { SlotCursor } from './SlotCursor';
 import { roomOf } from './columnSizes';
+import { useEntriesInSight } from './useEntriesInSight';
 import { useHoursScale } from './useHoursScale';
 import { useHoursWalk } from './useHoursWalk';
 import { useRevealed } from './useRevealed';
@@ -99,6 +101,7 @@ export function HoursView({
   const { height: viewportHeight, onLayout: onViewport } = useFrameSize('hours');
   const [allRibbons, setAllRibbons] = useState(false);
   const fontsLoaded = useFontsLoaded();
+  const isLow = useWindowHeight() !== 'full';
   const frame = useRef<View>(null);
   const hours = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
@@ -168,25 +171,24 @@ export function HoursView({
   const cursor = slot ?? (tabKey === undefined ? { column: 0, minute: scale.from } : undefined);
   const cursorDay = cursor && columns[cursor.column]?.day;
 
+  const few = isLow ? 1 : FEW_RIBBONS;
   const shownRows = allRibbons
     ? layout.ribbonRows
-    : Math.min(layout.ribbonRows, layout.ribbonRows === FEW_RIBBONS + 1 ? layout.ribbonRows : FEW_RIBBONS);
+    : Math.min(layout.ribbonRows, !isLow && layout.ribbonRows === few + 1 ? layout.ribbonRows : few);
   const hiddenRibbons = layout.ribbons.filter((ribbon) => ribbon.row >= shownRows).length;
-  const ribbonHeight = Math.max(shownRows, 1) * sizes.ribbon + 4;
+  const ribbonHeight = isLow && shownRows === 0 ? 0 : Math.max(shownRows, 1) * sizes.ribbon + 4;
   const drawn = drawnMinutes(scale);
   const now = useNow();
   const nowMinute = minuteOfInstant(scale, today, nowWall, now, changes[days.indexOf(today)]);
   const showsToday = days.includes(today);
-  const isWholeDay = scale.from === 0;
-  const hasHeight = viewportHeight > 0;
-  const scrollTo = useRef(0);
-  useEffect(() => {
-    scrollTo.current = minuteToY(scale, Math.max(0, nowMinute - 120));
+  useEntriesInSight(scroller as unknown as React.RefObject<HTMLElement | null>, {
+    days: `${zone} ${firstDay} ${columns.length}`,
+    viewportHeight,
+    cards: answer && layout.columns.flatMap(({ cards }) => cards),
+    nowTop: minuteToY(scale, nowMinute),
+    showsToday,
+    isWholeDay: scale.from === 0,
   });
-  // Where nothing is folded, the hours begin in sight of now and not with the night.
-  useEffect(() => {
-    if (isWholeDay && hasHeight) scroller.current?.scrollTo({ y: scrollTo.current, animated: false });
-  }, [isWholeDay, hasHeight, zone]);
 
   return (
     <View

@@ -7,6 +7,10 @@ export const viewsWords = {
     back: 'Step back',
     forward: 'Step forward',
     views: 'View',
+    rows: 'New entry, calendars and days',
+    openRows: 'Open new entry, calendars and days',
+    openRowsLeftOut: 'Open new entry, calendars and days; some entries are left out',
+    foldRows: 'Close new entry, calendars and days',
     view: {
       day: 'Day',
       days: 'Days',
