@@ -64,7 +64,7 @@ test('the view is kept as a preset, applied, changed, renamed, put in order and 
   await press(last.getByRole('button', { name: 'Delete Boat weeks' }));
   await expect(last.getByTestId('preset')).toHaveCount(3);
   await close(page);
-  await press(page.getByRole('button', { name: 'Undo', exact: true }));
+  await press(page.getByTestId('notice').getByRole('button', { name: 'Undo' }));
   const back = await openTool(page, /^Presets/);
   await expect(back.getByRole('group', { name: 'Boat weeks' })).toBeVisible();
 });

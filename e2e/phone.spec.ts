@@ -106,7 +106,7 @@ test('the back button closes what lies over the page, and loses nothing unasked'
   await expect(editor.getByRole('alert')).toBeHidden();
   await expect(editor.getByLabel('Place')).toHaveValue('Boat shed');
   await page.goBack();
-  await editor.getByRole('button', { name: 'Leave' }).tap();
+  await editor.getByRole('button', { name: 'Throw away' }).tap();
   await expect(editor).toBeHidden();
 
   // Dialogs over one another close one by one.

@@ -1,5 +1,5 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { createEntry } from '@/core/change/entryChanges';
+import { changeEntry, createEntry } from '@/core/change/entryChanges';
 import { isRefused } from '@/core/change/eventFields';
 import type { Patch } from '@/core/change/patch';
 import { calendar, context, event, FENNICK, stateWith } from '../../testing/samples';
@@ -314,4 +314,77 @@ test('an empty patch is no change', async () => {
   expect(await store.commit({ ...begin, changes: [] })).toBe(true);
   expect(store.getSnapshot().version).toBe(1);
   expect(stateWith().calendars.size).toBe(2);
+});
+
+describe('one of several changes can’t be written', () => {
+  /** A database that refuses the writing of records whose text says so, once. */
+  function refusing(database: Database, what: string): Database {
+    let refused = false;
+    return {
+      ...wrap(database),
+      setMany: (entries) => {
+        if (!refused && JSON.stringify(entries).includes(what)) {
+          refused = true;
+          return Promise.reject(new Error('QuotaExceededError: full'));
+        }
+        return database.setMany(entries);
+      },
+    };
+  }
+  async function opened(what: string) {
+    const database = freshDatabase();
+    await (await open(database)).commit(begin, 'quiet');
+    const store = await open(refusing(database, what));
+    const failures: number[] = [];
+    store.onFailure((_, count) => failures.push(count));
+    return { database, store, failures };
+  }
+
+  test('the others are kept, on the screen and after opening again', async () => {
+    const { database, store, failures } = await opened('too much');
+    const kept = ['before', 'too much', 'after'].map((title) => store.commit(making(store, title)));
+    expect(titles(store)).toEqual(['after', 'before', 'too much']);
+    expect(await Promise.all(kept)).toEqual([true, false, true]);
+    expect(failures).toEqual([1]);
+    expect(titles(store)).toEqual(['after', 'before']);
+    const again = await open(database);
+    expect(titles(again)).toEqual(['after', 'before']);
+    expect(await shown(again)).toEqual(['after', 'before']);
+    expect(again.getSnapshot().history.done).toHaveLength(2);
+  });
+
+  test('what changes the entry that could not be made goes with it, and is counted', async () => {
+    const { database, store, failures } = await opened('too much');
+    const made = making(store, 'too much');
+    const first = store.commit(made);
+    const entry = store.getSnapshot().state.entries.get(made.changes[0]!.id)!;
+    const renamed = changeEntry(
+      store.getSnapshot().state,
+      { entryId: entry.id },
+      { ...entry, title: 'renamed' },
+      'this',
+      context(),
+    );
+    if (isRefused(renamed)) throw new Error(renamed.refused);
+    const second = store.commit(renamed);
+    const third = store.commit(making(store, 'other'));
+    expect(await Promise.all([first, second, third])).toEqual([false, false, true]);
+    expect(failures).toEqual([2]);
+    expect(titles(store)).toEqual(['other']);
+    expect(titles(await open(database))).toEqual(['other']);
+  });
+
+  test('an undo that can’t be written leaves the entry there, and undo is offered again', async () => {
+    const { database, store } = await opened('undo');
+    await store.commit(making(store, 'Buoy log'));
+    store.undo();
+    expect(titles(store)).toEqual([]);
+    await store.settled();
+    expect(titles(store)).toEqual(['Buoy log']);
+    expect(store.getSnapshot().history.done).toHaveLength(1);
+    expect(store.getSnapshot().history.undone).toHaveLength(0);
+    expect(store.undo()?.summary).toMatchObject({ name: 'Buoy log' });
+    await store.settled();
+    expect(titles(await open(database))).toEqual([]);
+  });
 });

@@ -6,7 +6,7 @@ import { explicitRule, formatRule } from '../recurrence/rule';
 import { wallOf } from '../time/eventTime';
 import { type ChangeResult, createEvent, type EventFields, withFields } from './eventFields';
 import { type ChangeContext, makePatch, put, type Summary } from './patch';
-import { checked, type Edited, editTarget } from './scopes';
+import { checked, type Edited, editTarget, firstOf } from './scopes';
 import { type Repeat, sameValue, seriesLike } from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
 import { eventAt, masterOf, type Scope, type Target, targetKey } from './target';
@@ -20,7 +20,7 @@ export function createEntry(state: State, fields: EventFields, context: ChangeCo
     ...makePatch(context, { what: 'entry-made', count: 1, name: event.title }, [
       put(state, 'entries', event),
     ]),
-    ...(event.recurrence ? {} : { landed: event.id }),
+    landed: targetKey(firstOf(event)),
   };
 }
 

@@ -4,7 +4,7 @@ import type { State } from '../model/state';
 import { endAfter } from '../recurrence/occurrenceShape';
 import { Series } from '../recurrence/series';
 import { parseLocal } from '../time/civil';
-import { atWall } from '../time/eventTime';
+import { atWall, wallOf } from '../time/eventTime';
 import { toBin } from './binChanges';
 import { timeAlong, wallAlong } from './carrySeries';
 import { touched } from './eventFields';
@@ -147,6 +147,12 @@ function editedSeries(
   return isRefusal(like) ? like : checked(touched(like, context));
 }
 
+/** The target of an entry as it is seen: itself, or the first occurrence of its series. */
+export const firstOf = (event: CalendarEvent): Target =>
+  event.recurrence
+    ? { entryId: event.id, recurrenceKey: new Series(event).keyOf(wallOf(event.start)) }
+    : { entryId: event.id };
+
 /** The occurrence that an edit was made at, in its series as it is now. */
 function landed(
   series: CalendarEvent,
@@ -184,7 +190,7 @@ export function editTarget(
   if (scope === 'this' || !master.recurrence) {
     const kept = checked(touched(edited, context));
     if (isRefusal(kept)) return kept;
-    return { changes: [put(state, 'entries', kept)], dropped: 0, landed: { entryId: kept.id } };
+    return { changes: [put(state, 'entries', kept)], dropped: 0, landed: firstOf(kept) };
   }
   const split = scope === 'later' ? splitAt(state, target, context) : undefined;
   if (split && 'refused' in split) return split.refused;

@@ -114,3 +114,30 @@ test('entries of the whole day take no place across, and other calendars none at
   expect(stackLanes([lane, lane]).map(({ top }) => top)).toEqual([0, lane.height]);
   expect(whole.end - whole.start).toBe(24 * HOUR);
 });
+
+test('of an entry over several days, the first and the last have their hours; a day between is whole', () => {
+  const trip = {
+    ...occurrence('trip', 0, 0),
+    startWall: day * DAY + 15 * HOUR,
+    endWall: (day + 3) * DAY + 11 * HOUR,
+    start: day * DAY + 15 * HOUR,
+    end: (day + 3) * DAY + 11 * HOUR,
+  };
+  const hours = { from: 480, to: 1080 };
+  const on = (shown: number) => layoutLane('meetings', [trip], shown, hours, 'stacked', sizes);
+  const [first] = on(day).cards;
+  expect(on(day).whole).toEqual([]);
+  expect(first!.left).toBe(minuteToX(hours, sizes.hourWidth, 900));
+  expect(first!.left + first!.width).toBe(minuteToX(hours, sizes.hourWidth, 1080));
+  const [last] = on(day + 3).cards;
+  expect(last!.left).toBe(0);
+  expect(last!.width).toBe(minuteToX(hours, sizes.hourWidth, 660));
+  expect(on(day + 1).whole).toEqual([trip]);
+  expect(on(day + 1).cards).toEqual([]);
+});
+
+test('side by side, no card is lower than a line of text, however many there are', () => {
+  const many = Array.from({ length: 8 }, (_, index) => occurrence(`entry ${index}`, 600, 60));
+  const lane = layoutLane('meetings', many, day, { from: 480, to: 1080 }, 'side-by-side', sizes);
+  for (const card of lane.cards) expect(card.height).toBeGreaterThanOrEqual(sizes.leastHeight - 1e-6);
+});

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { parseDate } from '../time/civil';
-import { paginate, sheetSize } from './paper';
+import { fairHeights, paginate, sheetSize } from './paper';
 import { loadLevel, monthColumns, monthGrid } from './yearMonths';
 
 test('every block is on one page, in order, whole, and no heading stands last', () => {
@@ -65,4 +65,23 @@ test('a day is as full as its booked share, and over where entries take more tha
   expect(level(450, 450, 500)).toBe('over');
   expect(level(0, 0, 60)).toBe('over');
   expect(level(0, 0, 0)).toBe('none');
+});
+
+test('rows share a page: all of it, as they need, and none that needs more has less', () => {
+  expect(fairHeights([100, 20, 30], 300)).toEqual([150, 70, 80]);
+  expect(fairHeights([100, 20, 200], 150)).toEqual([65, 20, 65]);
+  const needs = fc.array(fc.integer({ min: 1, max: 400 }), { minLength: 1, maxLength: 8 });
+  fc.assert(
+    fc.property(needs, fc.integer({ min: 50, max: 1000 }), (rows, total) => {
+      const heights = fairHeights(rows, total);
+      expect(heights.reduce((sum, height) => sum + height, 0)).toBeCloseTo(total, 6);
+      const isEnough = rows.reduce((sum, need) => sum + need, 0) <= total;
+      rows.forEach((need, row) => {
+        if (isEnough) expect(heights[row]).toBeGreaterThanOrEqual(need);
+        rows.forEach((other, at) => {
+          if (other > need) expect(heights[at]! + 1e-6).toBeGreaterThanOrEqual(heights[row]!);
+        });
+      });
+    }),
+  );
 });

@@ -62,3 +62,18 @@ export function paginate(
   }
   return pages;
 }
+
+/**
+ * Heights for rows that share a page: each what it needs, and an equal part of what is left. Where there is too little,
+ * those that need little have it, and the others share the rest alike.
+ */
+export function fairHeights(needs: readonly number[], total: number): number[] {
+  const heights = needs.map(() => 0);
+  const ascending = needs.map((_, row) => row).sort((a, b) => needs[a]! - needs[b]!);
+  let left = total;
+  for (const [index, row] of ascending.entries()) {
+    heights[row] = Math.min(needs[row]!, left / (needs.length - index));
+    left -= heights[row];
+  }
+  return heights.map((height) => height + left / needs.length);
+}

@@ -238,3 +238,38 @@ test('a word after a minus leaves out, and notes of one’s own are found as the
   search.loadNotes([{ id: noteId, text: 'wax' }]);
   expect(await ids('wax')).toEqual(['lens']);
 });
+
+describe('times that are typed plainly', () => {
+  test('a day, a month and a time of the day find what is then, alone and with words', async () => {
+    const { ids } = searching(...corpus);
+    expect(await ids('2027-03-10')).toEqual(['lens']);
+    // The weekly call is in June, too.
+    expect((await ids('2027-06')).sort()).toEqual(['lamp', 'rota']);
+    expect((await ids('June 2027')).sort()).toEqual(['lamp', 'rota']);
+    expect(await ids('10:00 lens')).toEqual(['lens']);
+    expect(await ids('lens march')).toEqual(['lens', 'panel']);
+    expect(await ids('lens june')).toEqual([]);
+  });
+
+  test('what holds a word after a minus is left out', async () => {
+    const { ids } = searching(...corpus);
+    expect(await ids('lamp -oil')).toEqual(['cafe']);
+    expect(await ids('lens -figures')).toEqual(['lens']);
+  });
+});
+
+test('the counts are of the dates that are asked for', async () => {
+  const { find } = searching(...corpus);
+  const none = await find('lens since:2027-05');
+  expect(none.total).toBe(0);
+  expect(Object.values(none.counts).every((count) => count === 0)).toBe(true);
+  expect((await find('lens since:2027-03-10 until:2027-03-10')).total).toBe(1);
+});
+
+test('a note of one’s own is found', async () => {
+  const { search, ids } = searching(event({ id: 'feed', uid: 'pilot@boats.example', title: 'Relief boat' }));
+  search.putNote(`meetings|pilot@boats.example`, 'bring the spare fender');
+  expect(await ids('fender')).toEqual(['feed']);
+  search.putNote(`meetings|pilot@boats.example`, undefined);
+  expect(await ids('fender')).toEqual([]);
+});

@@ -112,35 +112,42 @@ function BottomSheet({ onClose, children }: { onClose: () => void; children: Rea
           backgroundColor: colours.card,
           borderColor: colours.line,
           maxHeight: height * share,
-          minHeight: size === 'tall' ? height * share : 0,
+          minHeight: size === 'tall' && !collecting ? height * share : 0,
         },
       ]}
     >
-      <View style={styles.sheetHead}>
-        <Pressable
-          role="button"
-          aria-label={size === 'tall' ? words.desk.lower : words.desk.raise}
-          onPress={size === 'tall' ? lower : raise}
-          style={styles.grip}
-        >
-          <View style={[styles.gripBar, { backgroundColor: colours.line }]} />
-        </Pressable>
-        <View style={styles.close}>
-          {size === 'bar' ? null : (
-            <Button icon="chevron-down" iconOnly kind="quiet" label={words.desk.lower} onPress={lower} />
-          )}
-          <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
-        </View>
-      </View>
       {size === 'bar' ? (
         <View style={styles.bar}>
           <AppText weight="700" style={styles.barText}>
             {selected.length === 0 ? words.desk.restOfToday : words.desk.several(selected.length)}
           </AppText>
           <Button label={words.desk.showActions} onPress={raise} />
+          <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
         </View>
       ) : (
-        <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
+        <>
+          <View style={styles.sheetHead}>
+            <Pressable
+              role="button"
+              aria-label={size === 'tall' ? words.desk.lower : words.desk.raise}
+              onPress={size === 'tall' ? lower : raise}
+              style={styles.grip}
+            >
+              <View style={[styles.gripBar, { backgroundColor: colours.line }]} />
+            </Pressable>
+            <View style={styles.close}>
+              <Button
+                icon="chevron-down"
+                iconOnly
+                kind="quiet"
+                label={collecting || size === 'half' ? words.desk.toBar : words.desk.lower}
+                onPress={lower}
+              />
+              <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
+            </View>
+          </View>
+          <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
+        </>
       )}
     </View>
   );
@@ -155,8 +162,8 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     gap: space(3),
     paddingLeft: space(4),
-    paddingRight: space(14),
-    paddingBottom: space(2),
+    paddingRight: space(2),
+    paddingVertical: space(2),
   },
   barText: { flexGrow: 1 },
   content: { padding: space(4), paddingTop: space(4) },

@@ -96,5 +96,5 @@ const styles = StyleSheet.create({
   entry: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   shrink: { flexShrink: 1 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
-  shift: { flexGrow: 1 },
+  shift: { flexGrow: 1, flexBasis: '40%' },
 });

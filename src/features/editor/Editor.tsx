@@ -35,7 +35,7 @@ export function Editor() {
   const commands = useCommands();
   const { store } = useOpenStore();
   const editing = useWorkspace((state) => state.editing);
-  const [{ before, target, typed }] = useState(() => editing!);
+  const [{ before, fields, target, typed }] = useState(() => editing!);
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
   const [repeating, setRepeating] = useState(false);
@@ -43,7 +43,8 @@ export function Editor() {
   const focused = useRef(0);
   const blank = useMemo(() => formOfFields(before, settings.homeZone), [before, settings.homeZone]);
   const { control, handleSubmit, setValue, getValues, formState } = useForm<EventForm>({
-    defaultValues: typedForm(typed) ?? blank,
+    // What was written beside the view goes on here.
+    defaultValues: typedForm(typed) ?? formOfFields(fields, settings.homeZone),
     resolver: zodResolver(EventForm),
   });
   const form = useWatch({ control }) as EventForm;

@@ -1,12 +1,16 @@
+import fc from 'fast-check';
 import { blankFields } from '@/core/change/eventFields';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import {
+  categoriesOf,
   endAfterStart,
   EventForm,
   fieldsOfForm,
   FLOATING,
   formOfFields,
   recurrenceAfterStart,
+  timesOf,
+  typedForm,
 } from './formModel';
 
 test.each([
@@ -87,4 +91,42 @@ test('the repeat of a new entry follows its start where it only says it, and sta
   expect(after('FREQ=MONTHLY;BYDAY=2TU', '2027-03-17')).toEqual(['FREQ=MONTHLY;BYDAY=3WE']);
   expect(after('FREQ=WEEKLY;BYDAY=TU,FR', '2027-03-11')).toEqual(['FREQ=WEEKLY;BYDAY=TU,FR']);
   expect(after('FREQ=YEARLY;BYDAY=20MO', '2027-03-11')).toEqual(['FREQ=YEARLY;BYDAY=20MO']);
+});
+
+test('whatever stands in the fields half-typed, the form is read or said to be unreadable, and never fails', () => {
+  const whole = formOfFields(event(), FENNICK);
+  const anything = fc.oneof(
+    fc.constantFrom('', '1', '12:', '25:00', '2027-', '2027-02-30', '0000-00-00', '99999-01-01', 'x', 'Etc/'),
+    fc.string({ maxLength: 12 }),
+  );
+  const typed = fc.record(
+    {
+      startDate: anything,
+      startTime: anything,
+      endDate: anything,
+      endTime: anything,
+      zone: anything,
+      endZone: anything,
+      allDay: fc.boolean(),
+    },
+    { requiredKeys: [] },
+  );
+  fc.assert(
+    fc.property(typed, (fields) => {
+      const form = { ...whole, ...fields } as EventForm;
+      const isValid = EventForm.safeParse(form).success;
+      if (isValid) expect(timesOf(form)).toBeDefined();
+      if (isValid) expect(fieldsOfForm(form, event())).toMatchObject({ title: whole.title });
+      else if (!timesOf(form)) expect(fieldsOfForm(form, event())).toBeUndefined();
+      // What was typed comes back as it was.
+      expect(typedForm(JSON.parse(JSON.stringify(form)))).toEqual(form);
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test('a category with a comma in its name stays one as long as nobody writes it otherwise', () => {
+  expect(categoriesOf('glass, orders, stores', ['glass, orders'])).toEqual(['glass, orders', 'stores']);
+  expect(categoriesOf('glass,orders', [])).toEqual(['glass', 'orders']);
+  expect(categoriesOf(' glass , glass,, ', ['glass'])).toEqual(['glass']);
 });

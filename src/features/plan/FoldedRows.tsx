@@ -13,7 +13,7 @@ export function RowsButton({ marked, ref }: { marked: boolean; ref: RefObject<Vi
   return (
     <Button
       ref={ref}
-      icon={open ? 'menu-up' : marked ? 'filter' : 'menu-down'}
+      icon={open ? 'unfold-less-horizontal' : marked ? 'filter' : 'unfold-more-horizontal'}
       iconOnly
       label={open ? words.plan.foldRows : marked ? words.plan.openRowsLeftOut : words.plan.openRows}
       selected={open}

@@ -227,6 +227,7 @@ function Plan() {
               draft={draft}
               selectedKeys={selected}
               actions={actions.gridActions}
+              visits={actions.visits}
               onOpenDay={actions.openDay}
               onSelectDay={actions.selectDay}
             />

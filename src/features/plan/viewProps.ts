@@ -20,6 +20,8 @@ export interface ViewProps {
   readonly draft: Ghost | null;
   readonly selectedKeys: readonly string[];
   readonly actions: GridActions;
+  /** Counts how often today was gone to: also where it is selected already, it comes into sight. */
+  readonly visits: number;
   /** Opens a day in the Day view. */
   readonly onOpenDay: (day: number) => void;
   /** Makes a day the selected one. */

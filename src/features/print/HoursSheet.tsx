@@ -20,10 +20,13 @@ interface HoursPage {
   hours: { readonly from: number; readonly to: number };
   sheet: SheetSize;
   smallMonths: boolean;
+  /** The notes that are printed with an entry. */
+  notesOf: (occurrence: Occurrence) => string;
 }
 
 /** Where what of a page of hours goes: its columns, and the scale of its hours. Pixels. */
-function layoutPage({ days, occurrences, hours, sheet, smallMonths }: HoursPage) {
+function layoutPage(page: HoursPage) {
+  const { days, occurrences, hours, sheet, smallMonths } = page;
   const area = printArea(sheet, smallMonths);
   const width = (area.width - RAIL) / days.length;
   const columns = days.map((day) => {
@@ -39,26 +42,80 @@ function layoutPage({ days, occurrences, hours, sheet, smallMonths }: HoursPage)
     const after = timed.filter(({ startWall }) => startWall >= day * DAY + hours.to * MINUTE);
     return { day, onDay, whole: onDay.filter(isRibbon), before, after };
   });
-  const heightOf = (entries: readonly Occurrence[], line: number, room: number) =>
-    entries.reduce((sum, { title }) => sum + line * linesOf(title || words.entry.noTitle, room), 0);
+  const heightOf = (texts: readonly string[], line: number, room: number) =>
+    texts.reduce((sum, text) => sum + line * linesOf(text, room), 0);
+  const titles = (entries: readonly Occurrence[]) => entries.map(({ title }) => title || words.entry.noTitle);
   const above =
     Math.max(
       ...columns.map(
-        ({ whole, before }) => heightOf(whole, 17, width - 34) + heightOf(before, LINE, width - 62),
+        ({ whole, before }) =>
+          heightOf(titles(whole), 17, width - 34) + heightOf(titles(before), LINE, width - 62),
       ),
     ) + 4;
-  const below = Math.max(...columns.map(({ after }) => heightOf(after, LINE, width - 62))) + 2;
-  const room = Math.max(LEAST_HOURS, area.height - DAY_HEAD - above - below);
-  const scale: HoursScale = {
+  const belowWith = (inFull: readonly (readonly Occurrence[])[]) =>
+    Math.max(
+      ...columns.map(
+        ({ after }, index) =>
+          heightOf(titles(after), LINE, width - 62) +
+          heightOf((inFull[index] ?? []).map(wholeText), LINE, width - 34),
+      ),
+    ) + 4;
+  const scaleOver = (below: number): HoursScale => ({
     ...hours,
     foldedBefore: hours.from > 0,
     foldedAfter: hours.to < 1440,
-    hourHeight: room / ((hours.to - hours.from) / 60),
+    hourHeight:
+      Math.max(LEAST_HOURS, area.height - DAY_HEAD - above - below) / ((hours.to - hours.from) / 60),
     foldHeight: 0,
-  };
-  return { area, width, columns, above, scale };
+  });
+  const cutAt = (scale: HoursScale) =>
+    columns.map(({ day, onDay }) => cutCards(onDay, day, scale, width, page.notesOf));
+  // What has no room on its card stands in full below its day, which leaves the hours less: it is asked again.
+  let inFull: readonly (readonly Occurrence[])[] = [];
+  let scale = scaleOver(belowWith(inFull));
+  let cut = cutAt(scale);
+  for (let round = 0; round < 4; round++) {
+    inFull = cut.map((cards) => cards.filter((each) => !page.notesOf(each)));
+    scale = scaleOver(belowWith(inFull));
+    cut = cutAt(scale);
+  }
+  // Too much to stand there is listed on pages of its own, as are notes.
+  const isTooMuch = belowWith(inFull) > MOST_BELOW * area.height;
+  if (isTooMuch) {
+    inFull = [];
+    scale = scaleOver(belowWith(inFull));
+    cut = cutAt(scale);
+  }
+  const listed = cut.flatMap((cards, index) => cards.filter((each) => !inFull[index]?.includes(each)));
+  return { area, width, columns, above, scale, inFull, listed };
 }
 
+/** An entry on one line: its times, title and place. */
+const wholeText = ({ title, startWall, endWall, location }: Occurrence): string =>
+  [`${timeRangeText(startWall, endWall)} ${title || words.entry.noTitle}`, location]
+    .filter(Boolean)
+    .join(' · ');
+
+/** The entries of a day whose text has no room on their cards. */
+const cutCards = (
+  onDay: readonly Occurrence[],
+  day: number,
+  scale: HoursScale,
+  width: number,
+  notesOf: HoursPage['notesOf'],
+): readonly Occurrence[] =>
+  layoutDay(onDay, day, scale).cards.flatMap(({ occurrence, across, height }) => {
+    // A little less than there is: what is measured and what is printed may differ by a hair.
+    const room = across.width * width - 3 - 34;
+    const notes = notesOf(occurrence);
+    const noteLines = notes ? notes.split('\n').reduce((sum, line) => sum + linesOf(line, room), 0) : 0;
+    return room < 20 || linesOf(wholeText(occurrence), room) + noteLines > wholeLines(height)
+      ? [occurrence]
+      : [];
+  });
+
+/** So much of a page is given to what stands in full below its days, at the most. */
+const MOST_BELOW = 0.3;
 /** However much lies above and below them, the hours keep so much of the page. */
 const LEAST_HOURS = 240;
 /** Letters on paper are smaller than those that are measured. */
@@ -74,39 +131,19 @@ function linesOf(text: string, width: number): number {
   );
 }
 
-/** The entries of a page whose text has no room where they lie: they are printed once more, in a list. */
-export function withoutRoom(page: HoursPage, notesOf: (occurrence: Occurrence) => string): Occurrence[] {
-  const { columns, width, scale } = layoutPage(page);
-  const left = columns.flatMap(({ day, onDay }) =>
-    layoutDay(onDay, day, scale).cards.flatMap(({ occurrence, across, height }) => {
-      const text = [
-        occurrence.title || words.entry.noTitle,
-        timeRangeText(occurrence.startWall, occurrence.endWall),
-        occurrence.location,
-      ];
-      const room = across.width * width - 3 - 28;
-      const notes = notesOf(occurrence);
-      const lines = linesOf(text.filter(Boolean).join(' · '), room);
-      const noteLines = notes ? notes.split('\n').reduce((sum, line) => sum + linesOf(line, room), 0) : 0;
-      return room < 20 || lines + noteLines > wholeLines(height) ? [occurrence] : [];
-    }),
-  );
-  return [...new Map(left.map((occurrence) => [occurrence.key, occurrence])).values()];
-}
+/** The entries of a page that are printed once more in a list: there is no room for their text on it. */
+export const withoutRoom = (page: HoursPage): readonly Occurrence[] => layoutPage(page).listed;
 
 /**
- * The days of a page with their hours down. What lies outside the printed hours is named above and below them; what has
- * no room in its place is listed beside them (see `withoutRoom`).
+ * The days of a page with their hours down. What lies outside the printed hours is named above and below them, and so is
+ * in full what has no room on its card; where that is too much, it is listed (see `withoutRoom`).
  */
 export function HoursSheet({
   paperOf,
-  notesOf,
   ...page
-}: HoursPage & {
-  paperOf: (occurrence: Occurrence) => PrintPaper;
-  notesOf: (occurrence: Occurrence) => string;
-}) {
-  const { area, width, columns, above, scale } = layoutPage(page);
+}: HoursPage & { paperOf: (occurrence: Occurrence) => PrintPaper }) {
+  const { notesOf } = page;
+  const { area, width, columns, above, scale, inFull } = layoutPage(page);
   const drawn = drawnMinutes(scale);
   const marks = [];
   for (let minute = drawn.from; minute <= drawn.to; minute += 60) marks.push(minute);
@@ -176,6 +213,11 @@ export function HoursSheet({
           <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
             {after.map((occurrence) => (
               <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+            ))}
+            {inFull[index]?.map((occurrence) => (
+              <div key={occurrence.key} className={classes.outside} style={{ minHeight: LINE - 1 }}>
+                {wholeText(occurrence)}
+              </div>
             ))}
           </div>
         </div>

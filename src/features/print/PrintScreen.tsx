@@ -207,6 +207,7 @@ export function PrintScreen() {
       <ScrollView
         role="region"
         aria-label={printWords.preview}
+        tabIndex={0}
         testID="print-preview"
         style={styles.preview}
         onLayout={(event: LayoutChangeEvent) => setRoom(event.nativeEvent.layout.width)}

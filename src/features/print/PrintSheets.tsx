@@ -78,7 +78,7 @@ export function PrintSheets({
       const shared = { days, occurrences, sheet, smallMonths };
       return layout === 'weeks'
         ? leftOutOfWeeks({ ...shared, weekStart })
-        : withoutRoom({ ...shared, hours }, notesOf);
+        : withoutRoom({ ...shared, hours, notesOf });
     });
     return [...new Map(left.map((occurrence) => [occurrence.key, occurrence])).values()];
   }, [answer, pages, sheet, smallMonths, layout, weekStart, hours, notesOf]);

@@ -1,5 +1,5 @@
 import { fitWords } from '@/core/layout/fitWords';
-import type { SheetSize } from '@/core/layout/paper';
+import { fairHeights, type SheetSize } from '@/core/layout/paper';
 import type { DayRange } from '@/core/layout/views';
 import { weekNumber } from '@/core/layout/views';
 import { byShownDay, weeksOf } from '@/core/layout/weekRows';
@@ -17,6 +17,8 @@ const NUMBER = 30;
 const WEEKDAYS = 18;
 const DAY_HEAD = 19;
 const LINE = 16;
+/** The height of a week without any entry. */
+const LEAST_WEEK = 48;
 
 interface WeeksPage {
   days: readonly number[];
@@ -41,12 +43,24 @@ function layoutPage({ days, occurrences, sheet, smallMonths, weekStart }: WeeksP
   const weeks = weeksOf(days, weekStart);
   const onDays = byShownDay(occurrences, days);
   const width = (area.width - NUMBER) / 7;
-  const height = (area.height - WEEKDAYS) / weeks.length;
+  const inOrder = (day: number) =>
+    [...(onDays.get(day) ?? [])].sort((a, b) => Number(isRibbon(b)) - Number(isRibbon(a)));
+  const needs = weeks.map((week) =>
+    Math.max(
+      LEAST_WEEK,
+      ...week.map((day) =>
+        inOrder(day).reduce((sum, entry) => sum + linesOf(entry, width) * LINE, DAY_HEAD + 2),
+      ),
+    ),
+  );
+  const heights = fairHeights(needs, area.height - WEEKDAYS);
+  const tops = heights.map((_, row) => heights.slice(0, row).reduce((sum, each) => sum + each, WEEKDAYS));
+  const heightOf = new Map(weeks.flatMap((week, row) => week.map((day) => [day, heights[row]!] as const)));
   const cells = new Map(
     days.map((day) => {
-      const all = [...(onDays.get(day) ?? [])].sort((a, b) => Number(isRibbon(b)) - Number(isRibbon(a)));
+      const all = inOrder(day);
       const shown: Occurrence[] = [];
-      let room = height - DAY_HEAD - 2;
+      let room = (heightOf.get(day) ?? 0) - DAY_HEAD - 2;
       for (const [index, occurrence] of all.entries()) {
         const takes = linesOf(occurrence, width) * LINE;
         // Where others are left out, their number takes a line.
@@ -57,7 +71,7 @@ function layoutPage({ days, occurrences, sheet, smallMonths, weekStart }: WeeksP
       return [day, { shown, left: all.slice(shown.length) }] as const;
     }),
   );
-  return { area, weeks, width, height, cells };
+  return { area, weeks, width, heights, tops, cells };
 }
 
 /** The entries of a page of weeks that have no room in their days: they are printed in a list. */
@@ -76,7 +90,7 @@ export function WeeksSheet({
   ...page
 }: WeeksPage & { range: DayRange; paperOf: (occurrence: Occurrence) => PrintPaper }) {
   const { weekStart } = page;
-  const { area, weeks, width, height, cells } = layoutPage(page);
+  const { area, weeks, width, heights, tops, cells } = layoutPage(page);
   return (
     <div
       className={classes.columns}
@@ -89,10 +103,10 @@ export function WeeksSheet({
       ))}
       {weeks.map((week, row) => (
         <div key={week[0]}>
-          <div className={classes.hourLine} style={{ top: WEEKDAYS + row * height }} />
+          <div className={classes.hourLine} style={{ top: tops[row] }} />
           <div
             className={classes.dayNumber}
-            style={{ position: 'absolute', top: WEEKDAYS + row * height, fontWeight: 400, fontSize: 10 }}
+            style={{ position: 'absolute', top: tops[row], fontWeight: 400, fontSize: 10 }}
           >
             {words.weeks.number(weekNumber(week[0]!, weekStart))}
           </div>
@@ -106,9 +120,9 @@ export function WeeksSheet({
                 style={{
                   left: NUMBER + index * width,
                   width,
-                  top: WEEKDAYS + row * height,
+                  top: tops[row],
                   bottom: 'auto',
-                  height,
+                  height: heights[row],
                   overflow: 'hidden',
                   color: isOutside ? '#6B756F' : undefined,
                 }}

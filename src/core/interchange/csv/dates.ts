@@ -100,6 +100,9 @@ function offsetOf(text: string | undefined): number | undefined {
   return (text.startsWith('-') ? -1 : 1) * (hours * 60 + minutes);
 }
 
+/** Whether a number can be the day of a month and nothing else. */
+const isDayAlone = (text: string | undefined): boolean => Number(text) > 12 && Number(text) <= 31;
+
 /**
  * In which order the dates of a column are written, by those that can be read in one way only.
  * @returns undefined where nothing tells, or where they contradict each other
@@ -112,8 +115,8 @@ export function guessDateOrder(texts: readonly string[]): DateOrder | undefined 
     const numbers = NUMBERS.exec(text.trim().split(/[\sT,]+/)[0] ?? '');
     if (!numbers) continue;
     unclear++;
-    if (Number(numbers[1]) > 12) day++;
-    else if (Number(numbers[2]) > 12) month++;
+    if (isDayAlone(numbers[1])) day++;
+    else if (isDayAlone(numbers[2])) month++;
   }
   // Where the year comes first, or months have names, there is nothing to ask.
   if (unclear === 0) return 'day-month';

@@ -35,6 +35,7 @@ export function AgendaView({
   draftCalendar,
   selectedKeys,
   actions,
+  visits,
   onOpenDay,
   onSelectDay,
 }: ViewProps) {
@@ -112,9 +113,15 @@ export function AgendaView({
     scroller.current.scrollTop = section.offsetTop + top.current.offset;
     placedAt.current = scroller.current.scrollTop;
   };
+  const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => () => clearTimeout(rest.current), []);
+  const visited = useRef(visits);
   useLayoutEffect(() => {
-    if (address.day === ownDay.current) return;
+    if (address.day === ownDay.current && visits === visited.current) return;
+    visited.current = visits;
     ownDay.current = address.day;
+    // Where scrolling came to rest a moment ago counts no more.
+    clearTimeout(rest.current);
     top.current = {
       day: bounds ? Math.min(Math.max(address.day, bounds.first), bounds.end - 1) : address.day,
       offset: 0,
@@ -122,7 +129,7 @@ export function AgendaView({
     const box = scroller.current;
     if (box && sectionOf(box, address.day)) keepInPlace();
     else setAnchor(address.day);
-  }, [address.day, bounds]);
+  }, [address.day, bounds, visits]);
   useLayoutEffect(keepInPlace, [parts]);
   useEffect(() => {
     const box = scroller.current;
@@ -135,8 +142,6 @@ export function AgendaView({
     const handle = setTimeout(() => extend(direction), QUIET);
     return () => clearTimeout(handle);
   }, [parts, isFetching, hasAfter, hasBefore, extend]);
-  const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-  useEffect(() => () => clearTimeout(rest.current), []);
   const onScroll = () => {
     const box = scroller.current;
     // Nobody has scrolled where the list itself has put what is seen, or has gone already.

@@ -57,6 +57,7 @@ export function DayHead({
       ]
         .filter(Boolean)
         .join(', ');
+  const isStacked = width < STACKED;
   const ink = isToday ? colours.onPrimary : colours.ink;
   return (
     <View
@@ -74,9 +75,15 @@ export function DayHead({
         {...webProps({ dataSet: { head: String(index) } })}
         style={styles.press}
       >
-        <View style={styles.row}>
-          <View style={[styles.date, isToday ? { backgroundColor: colours.primary } : null]}>
-            {width < STACKED ? (
+        <View style={[styles.row, isStacked ? styles.tight : null]}>
+          <View
+            style={[
+              styles.date,
+              isStacked ? styles.tight : null,
+              isToday ? { backgroundColor: colours.primary } : null,
+            ]}
+          >
+            {isStacked ? (
               <>
                 <AppText size="small" colour={ink} style={styles.stacked}>
                   {weekdayText(day, 'narrow')}
@@ -94,7 +101,7 @@ export function DayHead({
           {width > 90 && !isDayOff ? (
             <AppIcon name={PLACE_ICONS[working.place]} size={16} color={colours.quietInk} />
           ) : null}
-          <View style={styles.gap} />
+          {isStacked ? null : <View style={styles.gap} />}
           {width > 118 && load && load.booked > 0 ? (
             <AppText size="small" tone="quiet" figures numberOfLines={1}>
               {lengthText(load.booked * MINUTE)}
@@ -119,6 +126,7 @@ const styles = StyleSheet.create({
   press: { flex: 1, paddingTop: space(1) },
   row: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: space(1), gap: space(1) },
   date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
+  tight: { paddingHorizontal: 0, flexGrow: 1 },
   stacked: { lineHeight: 13, textAlign: 'center' },
   gap: { flex: 1 },
   system: { paddingHorizontal: space(2), lineHeight: 15 },

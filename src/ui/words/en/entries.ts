@@ -46,6 +46,7 @@ export const entriesWords = {
     close: 'Close the desk',
     raise: 'Raise the sheet',
     lower: 'Lower the sheet',
+    toBar: 'Fold the sheet to a bar',
     showActions: 'Actions',
     open: 'Open the desk',
     restOfToday: 'Rest of today',
