@@ -98,7 +98,9 @@ export class Files {
       const dates = mapping.flatMap((field, index) =>
         field && /^(start|end)(Date)?$/.test(field) ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
       );
-      return { table, mapping, dateOrder: guessDateOrder(dates), isGuessedEncoding: isGuessed };
+      // Where no column is known to hold dates yet, any may.
+      const texts = dates.length > 0 ? dates : table.rows.flatMap(({ cells }) => cells);
+      return { table, mapping, dateOrder: guessDateOrder(texts), isGuessedEncoding: isGuessed };
     });
   }
 

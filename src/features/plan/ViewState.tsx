@@ -21,7 +21,11 @@ export function ViewState({ isLoading, failed, empty, onRetry, onShowAll, onClea
   if (!isLoading && !failed && !empty) return null;
   return (
     <View pointerEvents="box-none" style={styles.overlay}>
-      <View style={[styles.card, { backgroundColor: colours.card, borderColor: colours.line }]}>
+      {/* What only says something lets presses through to the hours below it. */}
+      <View
+        pointerEvents={!failed && (isLoading || empty === 'nothing') ? 'none' : 'auto'}
+        style={[styles.card, { backgroundColor: colours.card, borderColor: colours.line }]}
+      >
         {failed ? (
           <>
             <AppText role="alert">{words.plan.failed}</AppText>
@@ -42,7 +46,9 @@ export function ViewState({ isLoading, failed, empty, onRetry, onShowAll, onClea
         ) : (
           <>
             <AppText weight="700">{words.plan.empty}</AppText>
-            <AppText tone="quiet">{words.plan.emptyHint}</AppText>
+            <AppText tone="quiet" style={styles.hint}>
+              {words.plan.emptyHint}
+            </AppText>
           </>
         )}
       </View>
@@ -68,4 +74,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     maxWidth: 300,
   },
+  hint: { textAlign: 'center' },
 });

@@ -97,6 +97,10 @@ const set = useWorkspace.setState;
 const withAside = ({ editing, aside }: Workspace): readonly Editing[] =>
   editing?.changed ? [...aside, editing] : aside;
 
+/** Over the view the desk goes when there is nothing on it; beside the view it stays. */
+const restingDesk = ({ selected }: Workspace): Partial<Workspace> =>
+  selected.length === 0 && window.innerWidth < DESK_BESIDE ? { deskOpen: false } : {};
+
 export const workspace = {
   select: (key: string | null) =>
     set({
@@ -131,11 +135,11 @@ export const workspace = {
   goOn: (changes: Partial<Editing>) =>
     set(({ editing }) => (editing ? { editing: { ...editing, ...changes } } : {})),
   /** What was being written is kept as an entry, or thrown away. */
-  finishEditing: () => set({ editing: null }),
+  finishEditing: () => set((before) => ({ editing: null, ...restingDesk(before) })),
   /** Stops writing; what would be lost is put aside. Answers whether something was. */
   putAside: (): boolean => {
     const before = useWorkspace.getState();
-    set({ editing: null, aside: withAside(before) });
+    set({ editing: null, aside: withAside(before), ...restingDesk(before) });
     return before.editing?.changed === true;
   },
   /** Takes up what was put aside. */
