@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { expect, openPlan, press, test } from './pages';
+import { expect, expectKept, openEditor, openPlan, press, test } from './pages';
 
 /** The pages of a PDF: what each says, and its size in points. */
 async function pagesOf(pdf: Buffer): Promise<{ words: string[]; sizes: [number, number][] }> {
@@ -128,4 +128,33 @@ test('days, weeks, hours, calendars, small months and black and white are chosen
   expect(colours).toEqual([]);
   await press(page.getByRole('button', { name: 'Desk work' }));
   await expect(sheets(page).first()).not.toContainText('Q1 works report');
+});
+
+test('long notes are printed to their last line, on numbered pages', async ({ page }) => {
+  await openPlan(page, '/?view=day&date=2027-03-09');
+  const editor = await openEditor(page, /Q1 works report/);
+  const lines = Array.from({ length: 90 }, (_, line) => `Survey line ${line + 1} of the tower.`);
+  await editor.getByLabel('Notes').fill(lines.join('\n'));
+  await press(editor.getByRole('button', { name: 'Save', exact: true }));
+  await expectKept(page, 'Survey line 90');
+  for (const layout of ['Agenda', 'Table', 'Day']) {
+    await openPrint(page, '/print?view=agenda&date=2027-03-09');
+    await press(page.getByRole('radio', { name: layout, exact: true }));
+    await page.getByLabel('From', { exact: true }).fill('2027-03-09');
+    await page.getByLabel('To', { exact: true }).fill('2027-03-09');
+    await press(page.getByRole('button', { name: 'Notes', exact: true }));
+    await expect(sheets(page).filter({ hasText: 'Survey line 90 of the tower.' })).toHaveCount(1);
+    const count = await sheets(page).count();
+    const { words } = await pdfOf(page);
+    expect(words).toHaveLength(count);
+    words.forEach((said, index) => expect(said).toContain(`Page ${index + 1} of ${count}`));
+    const all = words.join(' ');
+    for (const line of lines) expect(all).toContain(line);
+  }
+});
+
+test('a sheet says which filter and which calendars leave something out', async ({ page }) => {
+  await openPrint(page, '/print?view=workdays&date=2027-03-09&hide=rota');
+  await expect(sheets(page).first()).toContainText('Keeper rota');
+  await expect(sheets(page).first()).not.toContainText('Relief boat');
 });

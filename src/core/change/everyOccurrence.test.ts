@@ -246,6 +246,49 @@ describe.each(cases)('$kind, for “$scope”', ({ target, scope }) => {
   });
 });
 
+describe.each(SCOPES)('the later half of a divided series, for “%s”', (scope) => {
+  const whole = rota();
+  const place = edited(whole, KINDS['a plain one']!, () => ({ location: 'Lamp room' }));
+  const divided = applyPatch(
+    whole,
+    done(changeEntry(whole, KINDS['a plain one']!, place, 'later', context())),
+  );
+  const half = [...divided.entries.values()].find(({ id, recurrence }) => recurrence && id !== SERIES)!;
+  const target = { entryId: half.id, recurrenceKey: '2027-04-13T14:00:00' };
+  const at = Date.UTC(2027, 3, 13, 13);
+  const from = { this: at, later: at, every: Date.UTC(2027, 2, 23) }[scope];
+  const isMeant = ({ start }: Row) => (scope === 'this' ? start === at : start >= from);
+  const ids = { ...context(), newId: () => `again-${++made}` };
+  let made = 0;
+
+  test('takes a title, and the earlier half stays', () => {
+    const fields = edited(divided, target, () => ({ title: 'keepers' }));
+    const patch = done(changeEntry(divided, target, fields, scope, ids));
+    const after = applyPatch(divided, patch);
+    expect(rows(after)).toEqual(
+      rows(divided).map((row) => (isMeant(row) ? { ...row, title: 'keepers' } : row)),
+    );
+    expect(applyPatch(after, inversePatch(patch))).toEqual(divided);
+  });
+
+  test('moves by an hour, but for what has a time of its own, and goes to the bin', () => {
+    const later = edited(divided, target, ({ start, end }) => ({
+      start: atWall(start, wallOf(start) + HOUR),
+      end: atWall(end, wallOf(end) + HOUR),
+    }));
+    const moved = Date.UTC(2027, 2, 31, 9);
+    const after = applyPatch(divided, done(changeEntry(divided, target, later, scope, ids)));
+    expect(rows(after)).toEqual(
+      rows(divided).map((row) =>
+        isMeant(row) && row.start !== moved ? { ...row, start: row.start + HOUR } : row,
+      ),
+    );
+    const bin =
+      scope === 'later' ? done(binLater(divided, target, ids)) : binEntries(divided, [target], scope, ids);
+    expect(rows(applyPatch(divided, bin))).toEqual(rows(divided).filter((row) => !isMeant(row)));
+  });
+});
+
 describe('a rule that is chosen while looking at a later date', () => {
   const start = zoned('2027-03-09T14:00');
   const call = series('FREQ=WEEKLY', { id: 'call', start, end: zoned('2027-03-09T15:00') });
