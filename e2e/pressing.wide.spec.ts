@@ -32,15 +32,12 @@ test('one press drafts, also while something is selected; Escape puts aside what
     .getByRole('button', { name: /^Go on/ })
     .click();
   await expect(title).toHaveValue('Tide table');
-  // Another place begins another draft, and loses nothing of the first.
-  await page.mouse.click(lens.x, lens.y + 320);
-  await expect(title).toHaveValue('');
-  await expect(page.getByTestId('draft-bar')).toContainText('Tide table');
-  await page.keyboard.press('Escape');
-  await page
-    .getByTestId('draft-bar')
-    .getByRole('button', { name: /^Go on/ })
-    .click();
+  // Pressed elsewhere, it goes there with what was written.
+  const before = await page.getByRole('complementary').innerText();
+  await page.mouse.click(lens.x, lens.y + 200);
+  await expect.poll(() => page.getByRole('complementary').innerText()).not.toBe(before);
+  await expect(title).toHaveValue('Tide table');
+  await expect(page.getByTestId('draft-bar')).toHaveCount(0);
   await title.press('Enter');
   await expect(page.getByTestId('notice')).toContainText('“Tide table” made');
   await expect(page.getByTestId('draft-bar')).toHaveCount(0);
@@ -78,7 +75,7 @@ test('another calendar for one of a series asks which are meant, and the others 
   await question.getByRole('button', { name: 'Just this one' }).click();
   await expect(card(page, /Keeper rota call, Desk work calendar/)).toBeVisible();
   await expect(page.getByTestId('notice')).toContainText('Desk work');
-  await openPlan(page, '/?view=day&date=2027-03-16');
+  await openPlan(page, '/?view=day&date=2027-04-06');
   await expect(card(page, /Keeper rota call, Meetings calendar/)).toBeVisible();
 });
 
@@ -154,21 +151,19 @@ test('a reminder that was dismissed stays so after a reload, and one that was no
   await editor.getByRole('button', { name: 'Add a reminder' }).click();
   await editor.getByTestId('editor-reminder').selectOption({ label: '10 minutes before' });
   await editor.getByRole('button', { name: 'Save', exact: true }).click();
-  await expectKept(page, '"minutesBefore":10');
+  await expectKept(page, '\\"minutesBefore\\":10');
 
   await openPlan(page, '/?now=2027-03-09T13:50:10');
   const region = page.getByRole('region', { name: 'Reminders' });
+  await expect(region.getByText('Q1 works report')).toBeVisible();
+  await expect(region.getByText(/and 1 more/)).toBeVisible();
+  await region.getByRole('button', { name: 'Dismiss', exact: true }).click();
   await expect(region.getByText('Keeper rota call')).toBeVisible();
-  await expect(region.getByText('Q1 works report')).toBeVisible();
-  await region
-    .getByRole('group', { name: /Keeper rota call/ })
-    .getByRole('button', { name: 'Dismiss' })
-    .click();
-  await expect(region.getByText('Keeper rota call')).toHaveCount(0);
-  await expectKept(page, 'dismissed');
+  await expect(region.getByText('Q1 works report')).toHaveCount(0);
+  await expectKept(page, 'dismissed\\":[\\"');
   await page.reload();
-  await expect(region.getByText('Q1 works report')).toBeVisible();
-  await expect(region.getByText('Keeper rota call')).toHaveCount(0);
+  await expect(region.getByText('Keeper rota call')).toBeVisible();
+  await expect(region.getByText(/and 1 more/)).toHaveCount(0);
 });
 
 test('a month from the 31st and back is the 31st again', async ({ page }) => {

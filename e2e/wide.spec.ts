@@ -138,6 +138,7 @@ test('the editor sets every field, says the first problem beside its field, and 
   await editor.getByLabel('Place').fill('Lamp room');
   await editor.getByRole('radio', { name: 'private' }).click();
   await editor.getByLabel('Categories').fill('orders, glass, orders');
+  await editor.getByRole('button', { name: 'Add a reminder' }).click();
   await editor.getByTestId('editor-reminder').selectOption('30');
   await editor.getByTestId('repeat').click();
   await page.getByRole('radio', { name: 'Every Thursday' }).click();

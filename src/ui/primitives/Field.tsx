@@ -88,6 +88,8 @@ export function TextField({
           value={value}
           multiline={multiline}
           onSubmitEditing={onSubmit}
+          // What Enter refuses is mended where one was.
+          blurOnSubmit={false}
           submitBehavior={onSubmit ? 'submit' : undefined}
           placeholderTextColor={colours.quietInk}
           {...({ 'aria-describedby': describedBy, 'aria-invalid': !!error } as object)}
