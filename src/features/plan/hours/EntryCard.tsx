@@ -26,14 +26,19 @@ const bold = (text: string): number => measureSmallText(text, '700');
 /** Figures stand in columns there, each as wide as the widest. */
 const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g, '0'), '400');
 
-/** What a card says in the room that it has: title lines of whole words, then details in whole lines. */
+/**
+ * What a card says in the room that it has: title lines of whole words, then details in whole lines. Where the title has no
+ * room beside the tab it takes the tab's: the colour still tells the calendar.
+ */
 function cardText(title: string, details: readonly string[], width: number, height: number, icons: number) {
   const lines = Math.max(1, Math.floor((height - 3) / TEXT_LINE));
   const inner = width - PADDING;
   const besideTab = inner - TAB + 4;
   const titleWidths = [besideTab, ...Array.from({ length: Math.min(lines - 1, 3) }, () => inner)];
-  const titleLines = fitWords(title, titleWidths, bold);
-  const lastWidth = (titleLines.length === 1 ? besideTab : inner) - bold(titleLines.at(-1) ?? '');
+  const besides = fitWords(title, titleWidths, bold);
+  const isBare = besides.every((line) => line === '');
+  const titleLines = isBare ? fitWords(title, [inner], bold) : besides;
+  const lastWidth = (titleLines.length === 1 && !isBare ? besideTab : inner) - bold(titleLines.at(-1) ?? '');
   const left = lines - titleLines.length;
   const isWhole = titleLines.join(' ').trim() === title.replaceAll(/[ \t\n]+/g, ' ');
   const detailLines =
@@ -45,7 +50,12 @@ function cardText(title: string, details: readonly string[], width: number, heig
           'whole-only',
         ).filter(Boolean)
       : [];
-  return { titleLines, detailLines, icons: Math.max(0, Math.min(icons, Math.floor(lastWidth / ICON))) };
+  return {
+    isBare,
+    titleLines,
+    detailLines,
+    icons: Math.max(0, Math.min(icons, Math.floor(lastWidth / ICON))),
+  };
 }
 
 interface EntryCardProps {
@@ -115,7 +125,7 @@ export const EntryCard = memo(function EntryCard({
         );
   const border = selected
     ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' }
-    : text
+    : text && !text.isBare
       ? null
       : { borderTopWidth: 3, borderTopColor: tones.band, borderStyle: 'solid' };
   return (
@@ -149,16 +159,18 @@ export const EntryCard = memo(function EntryCard({
       ) : null}
       {text ? (
         <>
-          <div
-            aria-hidden
-            className={`${classes.tab} ${selected ? classes.tabSelected : ''}`}
-            style={{ backgroundColor: tones.band, color: tones.onBand }}
-          >
-            {selected ? <AppIcon name="check" size={14} color={tones.onBand} /> : calendar?.mark}
-          </div>
+          {text.isBare ? null : (
+            <div
+              aria-hidden
+              className={`${classes.tab} ${selected ? classes.tabSelected : ''}`}
+              style={{ backgroundColor: tones.band, color: tones.onBand }}
+            >
+              {selected ? <AppIcon name="check" size={14} color={tones.onBand} /> : calendar?.mark}
+            </div>
+          )}
           <div
             className={`${classes.title} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}
-            style={{ color: tones.ink }}
+            style={{ color: tones.ink, ...(text.isBare ? { textIndent: 0 } : null) }}
           >
             {text.titleLines.join('\n')}
             {icons.slice(0, text.icons).map((icon) => (
