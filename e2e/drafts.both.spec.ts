@@ -53,6 +53,21 @@ test('another place and another entry lose nothing that was begun', async ({ pag
   await expect(card(page, /Q1 works report/)).toBeVisible();
 });
 
+test('a page that is gone leaves what was written to the next', async ({ context, baseURL }) => {
+  const first = await context.newPage();
+  await openPlan(first, `${baseURL}/?view=day&date=2027-03-09`);
+  await first.getByTestId('entry-line').fill('Half a line');
+  const editor = await openEditor(first, /Q1 works report/);
+  await editor.getByLabel('Notes').fill('Figures are missing');
+  await first.close({ runBeforeUnload: false });
+
+  const second = await context.newPage();
+  await openPlan(second, `${baseURL}/?view=day&date=2027-03-09`);
+  await expect(second.getByTestId('entry-line')).toHaveValue('Half a line');
+  await press(second.getByTestId('draft-bar').getByRole('button', { name: /^Go on/ }));
+  await expect(second.getByTestId('editor').getByLabel('Notes')).toHaveValue('Figures are missing');
+});
+
 test('the last changes are listed, and gone back to several at a time', async ({ page }) => {
   await openPlan(page, '/?view=day&date=2027-03-09');
   for (const line of ['Buoy log Tue 12:30 30 min', 'Rope stock Tue 13:00 30 min'])

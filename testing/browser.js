@@ -11,3 +11,6 @@ if (typeof window !== 'undefined' && !window.matchMedia) {
     dispatchEvent: () => false,
   });
 }
+/* Nor has its crypto the making of ids. */
+if (typeof window !== 'undefined' && !window.crypto.randomUUID)
+  Object.defineProperty(window.crypto, 'randomUUID', { value: () => require('node:crypto').randomUUID() });

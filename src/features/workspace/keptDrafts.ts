@@ -107,8 +107,12 @@ export async function keepDrafts(onRestored: () => void): Promise<void> {
   for (const orphan of await orphans()) {
     if (orphan === key) continue;
     const left = read(orphan);
-    if (left) restored = restore({ ...left, line: '' }, false) || restored;
-    localStorage.removeItem(orphan);
+    const isLineFree = useWorkspace.getState().line === '';
+    if (left) restored = restore(left, false) || restored;
+    // A second line has no place here: it waits for a page that has.
+    if (left?.line && !isLineFree)
+      localStorage.setItem(orphan, JSON.stringify({ ...left, editing: null, aside: [] }));
+    else localStorage.removeItem(orphan);
   }
   const write = () => {
     const kept = present();
