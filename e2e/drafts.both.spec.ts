@@ -68,6 +68,21 @@ test('a page that is gone leaves what was written to the next', async ({ context
   await expect(second.getByTestId('editor').getByLabel('Notes')).toHaveValue('Figures are missing');
 });
 
+test('what another page changes meanwhile stays when this one saves', async ({ page, context, baseURL }) => {
+  await openPlan(page, '/?view=day&date=2027-03-09');
+  const editor = await openEditor(page, /Q1 works report/);
+  await editor.getByLabel('Place').fill('Lamp room');
+  const other = await context.newPage();
+  await openPlan(other, `${baseURL}/?view=day&date=2027-03-09`);
+  const second = await openEditor(other, /Q1 works report/);
+  await second.getByLabel('Title').fill('Quarter report');
+  await press(second.getByRole('button', { name: 'Save', exact: true }));
+  await expect(second).toHaveCount(0);
+  await press(editor.getByRole('button', { name: 'Save', exact: true }));
+  await expect(editor).toHaveCount(0);
+  await expect(card(page, /Quarter report, .*Lamp room/)).toBeVisible();
+});
+
 test('the last changes are listed, and gone back to several at a time', async ({ page }) => {
   await openPlan(page, '/?view=day&date=2027-03-09');
   for (const line of ['Buoy log Tue 12:30 30 min', 'Rope stock Tue 13:00 30 min'])

@@ -43,6 +43,30 @@ export function recurrenceSeenAt(state: State, target: Target, shown: EventTime)
   return { ...master.recurrence, rules };
 }
 
+/** The fields of a target as they are shown to be edited; undefined if it is not there any more. */
+export function fieldsSeenAt(state: State, target: Target, context: ChangeContext): EventFields | undefined {
+  const event = eventAt(state, target, context);
+  if (!event) return undefined;
+  const recurrence = recurrenceSeenAt(state, target, event.start);
+  const { recurrence: _, ...fields } = event;
+  return recurrence ? { ...fields, recurrence } : fields;
+}
+
+/**
+ * What was written in fields, upon what they are meanwhile: another page may have changed what was not touched here. Start
+ * and end are one field, and so is how it repeats with them: a rule is meant for the start that it was written for.
+ */
+export function writtenUpon(now: EventFields, before: EventFields, written: EventFields): EventFields {
+  const isTouched = (names: readonly (keyof EventFields)[]) =>
+    names.some((name) => !sameValue(written[name], before[name]));
+  const together: readonly (readonly (keyof EventFields)[])[] = [['start', 'end', 'recurrence']];
+  const single = (Object.keys({ ...now, ...written }) as (keyof EventFields)[])
+    .filter((name) => !together.flat().includes(name))
+    .map((name) => [name] as const);
+  const taken = [...together, ...single].filter(isTouched).flat();
+  return { ...now, ...Object.fromEntries(taken.map((name) => [name, written[name]])) };
+}
+
 /** How fields change how the series of a target repeats; undefined if they do not. */
 function repeatOf(state: State, target: Target, fields: EventFields, shown: EventTime): Repeat | undefined {
   const before = recurrenceSeenAt(state, target, shown);
@@ -75,7 +99,7 @@ export function seriesAsEdited(
 ): CalendarEvent | Refusal {
   const master = masterOf(state, target);
   const shown = eventAt(state, target, context);
-  if (!master || !shown) return 'calendar-missing';
+  if (!master || !shown) return 'entry-missing';
   const repeat = repeatOf(state, target, fields, shown.start);
   return seriesLike(master, { shown, edited: withFields(shown, fields), repeat }, context.zone);
 }

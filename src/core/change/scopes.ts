@@ -184,7 +184,7 @@ export function editTarget(
 ): Edited | Refusal {
   const master = masterOf(state, target);
   const shown = eventAt(state, target, context);
-  if (!master || !shown) return 'calendar-missing';
+  if (!master || !shown) return 'entry-missing';
   const edited = edit(shown);
   if (isRefusal(edited)) return edited;
   if (scope === 'this' || !master.recurrence) {

@@ -11,6 +11,7 @@ export const REFUSALS = [
   'rule-not-divisible',
   'end-before-start',
   'calendar-missing',
+  'entry-missing',
   'beyond-calendar',
   'title-too-long',
 ] as const;

@@ -1,5 +1,7 @@
 import { useMemo } from 'react';
-import { eventAt, masterOf, type Target } from '@/core/change/target';
+import { fieldsSeenAt } from '@/core/change/entryChanges';
+import type { EventFields } from '@/core/change/eventFields';
+import type { Target } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { failureText, useCommands } from '@/features/workspace';
@@ -14,12 +16,9 @@ export function EntryAttachments({ target, event }: { target: Target; event: Cal
   const calendar = useSnapshot(({ state }) => state.calendars.get(event.calendarId));
   const attachments = event.attachments ?? [];
   const act = useMemo(() => {
-    const change = (next: (now: CalendarEvent) => CalendarEvent['attachments']) => {
-      const { state } = store.getSnapshot();
-      const now = eventAt(state, target, commands.context());
-      if (!now) return Promise.resolve(false);
-      const recurrence = now.recurrence ?? masterOf(state, target)?.recurrence;
-      return commands.change(target, { ...now, recurrence, attachments: next(now) });
+    const change = (next: (now: EventFields) => CalendarEvent['attachments']) => {
+      const now = fieldsSeenAt(store.getSnapshot().state, target, commands.context());
+      return now ? commands.change(target, { ...now, attachments: next(now) }, now) : Promise.resolve(false);
     };
     return {
       async add({ attachments: more, files }: PickedFiles): Promise<void> {

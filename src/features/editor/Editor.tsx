@@ -95,7 +95,7 @@ export function Editor() {
       );
       const failure = await store.files.write(added);
       if (failure) commands.refuse(failureText(failure));
-      else if (target ? await commands.change(target, fields) : commands.create(fields))
+      else if (target ? await commands.change(target, fields, before) : commands.create(fields))
         workspace.finishEditing();
     },
     () => setRefused((times) => times + 1),

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
-import { recurrenceSeenAt } from '@/core/change/entryChanges';
+import { fieldsSeenAt } from '@/core/change/entryChanges';
 import { settleTimes } from '@/core/change/settleTimes';
 import { eventAt, targetKey, targetOfKey } from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
@@ -84,10 +84,8 @@ export function usePlanActions(
     (key: string) => {
       const { state } = store.getSnapshot();
       const target = targetOfKey(key);
-      const event = eventAt(state, target, commands.context());
-      if (!event) return;
-      const recurrence = recurrenceSeenAt(state, target, event.start);
-      const fields = { ...event, recurrence };
+      const fields = fieldsSeenAt(state, target, commands.context());
+      if (!fields) return;
       workspace.select(key);
       // The same entry that was put aside half-edited is gone on with.
       const kept = useWorkspace

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { moveToCalendar, shiftByDays } from '@/core/change/batchChanges';
 import { binEntries, binLater } from '@/core/change/binEntries';
-import { changeEntry, changesRule, createEntry } from '@/core/change/entryChanges';
+import { changeEntry, changesRule, createEntry, fieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
 import { type ChangeResult, type EventFields, isRefused } from '@/core/change/eventFields';
 import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
 import { againOn, copyToCalendar, duplicateEntry } from '@/core/change/copyEntries';
@@ -184,13 +184,18 @@ export function useCommands(viewZone?: string) {
         if (patch?.landed !== undefined) workspace.reveal(patch.landed);
         return patch;
       },
-      /** Answers whether the change was made. */
-      async change(target: Target, fields: EventFields): Promise<boolean> {
+      /** Sets what was written upon the fields that it began with. Answers whether the change was made. */
+      async change(target: Target, written: EventFields, before: EventFields): Promise<boolean> {
+        const upon = () => {
+          const now = fieldsSeenAt(state(), target, context());
+          return now ? writtenUpon(now, before, written) : written;
+        };
+        const fields = upon();
         // A rule belongs to more than one: who edits it is not asked for just this one.
         const scopes = changesRule(state(), target, fields, context()) ? SEVERAL : SCOPES;
         const scope = await scopeFor(target, 'change', scopes);
         if (!scope) return false;
-        const patch = take(changeEntry(state(), target, fields, scope, context()));
+        const patch = take(changeEntry(state(), target, upon(), scope, context()));
         follow(target, patch);
         return patch !== undefined;
       },

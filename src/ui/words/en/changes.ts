@@ -86,6 +86,7 @@ export const changesWords = {
     'beyond-calendar': 'Dates reach to the year 9999 and no further.',
     'end-before-start': 'It would end before it starts.',
     'calendar-missing': 'The calendar is not there any more.',
+    'entry-missing': 'The entry is not there any more. What you wrote is kept here.',
   },
   failures: {
     'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',
