@@ -37,17 +37,6 @@ for (const { width, height } of [
   });
 }
 
-test('laid across, the desk stands at the side and leaves the hours their height', async ({ page }) => {
-  await page.setViewportSize({ width: 844, height: 390 });
-  await openPlan(page, '/?view=day&date=2027-03-09');
-  await card(page, /Q1 works report/).click();
-  const desk = (await page.getByRole('complementary').boundingBox())!;
-  expect(desk.x).toBeGreaterThan(844 / 2);
-  await expect(card(page, /Q1 works report/)).toBeInViewport();
-  await page.getByRole('button', { name: 'Close the desk' }).click();
-  await expect(page.getByRole('complementary')).toHaveCount(0);
-});
-
 test('a day opens where its entries are', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
   await openPlan(page, '/?view=day&date=2027-03-19');

@@ -20,16 +20,11 @@ interface DeskProps {
   onOpen: (key: string) => void;
 }
 
-/** A low window of this width has room for the desk at its side: a sheet would leave nothing of the hours. */
-const LAID_ACROSS = 600;
-
 /** Shows what is selected with its actions; with nothing selected, the run-down of today. */
 export function Desk({ beside, wide, onOpen }: DeskProps) {
   const selected = useWorkspace((state) => state.selected);
   const editing = useWorkspace((state) => state.editing);
   const fold = useFolding();
-  const { width } = useWindowDimensions();
-  const isLow = useWindowHeight() !== 'full';
   const close = () => {
     workspace.putAside();
     workspace.clearSelection();
@@ -49,7 +44,7 @@ export function Desk({ beside, wide, onOpen }: DeskProps) {
     ) : (
       <RunDown onOpen={(key) => workspace.select(key)} />
     );
-  return wide || (isLow && width >= LAID_ACROSS) ? (
+  return wide ? (
     <SideDesk beside={beside} onClose={close}>
       {content}
     </SideDesk>
