@@ -185,3 +185,17 @@ test('an entry from another day of the year says its year, and a long word moves
   await expect(page).toHaveURL(/date=2029-03-09/);
   await expect(page.getByRole('complementary')).toContainText('2029');
 });
+
+test('from “Not at all” a rule of one’s own is one press away', async ({ page }) => {
+  await openPlan(page);
+  const editor = await openEditor(page, /Q1 works report/);
+  await editor.getByTestId('repeat').click();
+  const repeat = page.getByTestId('repeat-editor');
+  await expect(repeat.getByRole('radio', { name: 'Not at all' })).toBeChecked();
+  await repeat.getByTestId('own-rule').click();
+  await expect(repeat.getByRole('radio', { name: 'Not at all' })).not.toBeChecked();
+  await expect(repeat.getByTestId('next-dates')).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await editor.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(card(page, /Q1 works report, .*repeats/)).toBeVisible();
+});

@@ -5,6 +5,8 @@ import { initialSettings } from '@/core/model/initialSettings';
 import { emptyState, type State } from '@/core/model/state';
 import type { ChangeContext } from '@/core/change/patch';
 import type { Calendar } from '@/core/model/calendar';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { DAY, MINUTE } from '@/core/time/civil';
 
 /** Records for tests, from the demo's scenario. */
 export const FENNICK = 'Europe/Lisbon';
@@ -69,3 +71,34 @@ export function context(now = Date.UTC(2027, 2, 9, 10, 20)): ChangeContext {
   let id = 0;
   return { now, newId: () => `new-${++id}`, zone: FENNICK };
 }
+
+/** A timed occurrence on a day, of so many minutes from a minute of it, on the clock of UTC. */
+export const timedOccurrence = (
+  day: number,
+  key: string,
+  fromMinute: number,
+  minutes: number,
+  fields: Partial<Occurrence> = {},
+): Occurrence => {
+  const start = day * DAY + fromMinute * MINUTE;
+  const end = start + minutes * MINUTE;
+  return {
+    key,
+    entryId: key,
+    calendarId: 'meetings',
+    title: key,
+    location: '',
+    start,
+    end,
+    startWall: start,
+    endWall: end,
+    allDay: false,
+    availability: 'busy',
+    classification: 'public',
+    status: 'confirmed',
+    recurring: false,
+    changed: false,
+    reminds: false,
+    ...fields,
+  };
+};

@@ -1,26 +1,13 @@
 import { parse } from 'chrono-node/en';
 import { civilDate, DAY, dayNumber, daysInMonth, isRealDate, parseDate, weekdayOf } from '../time/civil';
 import { periodAt } from '../time/periods';
+import { MONTH_NAMES } from '../time/monthNames';
 
 /** Weeks by their ISO 8601 number: "week 14", "w14 2028". */
 const WEEK = /^w(?:eek)?\s*(\d{1,2})(?:[\s,/-]+(\d{4}))?$/i;
 const YEAR = /^(\d{4})$/;
 
 const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
-const MONTHS = [
-  'january',
-  'february',
-  'march',
-  'april',
-  'may',
-  'june',
-  'july',
-  'august',
-  'september',
-  'october',
-  'november',
-  'december',
-];
 const ORDINALS: Readonly<Record<string, number>> = {
   first: 1,
   '1st': 1,
@@ -73,7 +60,7 @@ function weekdayOfMonth(said: string, today: number): number | undefined | null 
   const [, nth, weekdayName, monthName, years] = match;
   const ordinal = ORDINALS[nth!];
   const weekday = placeOf(WEEKDAYS, weekdayName!);
-  const month = placeOf(MONTHS, monthName!);
+  const month = placeOf(MONTH_NAMES, monthName!);
   if (ordinal === undefined || !weekday || !month) return null;
   const of = (year: number): number | undefined => {
     const first = dayNumber(year, month, 1);

@@ -2,6 +2,7 @@ import { parse as parseWords } from 'chrono-node/en';
 import type { MonthDays, RepeatFrequency } from '../recurrence/choices';
 import { civilDate, dateString, dayNumber, daysInMonth } from '../time/civil';
 import type { TextSpan } from './lengths';
+import { SHORT_MONTH_NAMES } from '../time/monthNames';
 
 /** How often an entry repeats, as a line of words says it. What it leaves out follows from the start. */
 export interface RepeatSaid {
@@ -42,8 +43,7 @@ const weekdaysOf = (text: string): number[] =>
       ),
     ),
   ].sort((a, b) => a - b);
-const SHORT_MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const monthOfWord = (word: string): number => SHORT_MONTHS.indexOf(word.toLowerCase().slice(0, 3)) + 1;
+const monthOfWord = (word: string): number => SHORT_MONTH_NAMES.indexOf(word.toLowerCase().slice(0, 3)) + 1;
 
 function ordinalOfWord(text: string): number {
   const word = text.toLowerCase().replaceAll(/\s+/g, ' ');

@@ -1,33 +1,13 @@
 import fc from 'fast-check';
 import { LANE_MODES } from '../model/look';
 import type { Occurrence } from '../schedule/occurrence';
-import { DAY, HOUR, MINUTE, parseDate } from '../time/civil';
+import { DAY, HOUR, parseDate } from '../time/civil';
 import { type LaneCard, laneHours, layoutLane, minuteToX, stackLanes } from './lanes';
+import { timedOccurrence } from '../../../testing/samples';
 
 const day = parseDate('2027-03-09');
-const occurrence = (
-  key: string,
-  fromMinute: number,
-  minutes: number,
-  calendarId = 'meetings',
-): Occurrence => ({
-  key,
-  entryId: key,
-  calendarId,
-  title: key,
-  location: '',
-  start: day * DAY + fromMinute * MINUTE,
-  end: day * DAY + (fromMinute + minutes) * MINUTE,
-  startWall: day * DAY + fromMinute * MINUTE,
-  endWall: day * DAY + (fromMinute + minutes) * MINUTE,
-  allDay: false,
-  availability: 'busy',
-  classification: 'public',
-  status: 'confirmed',
-  recurring: false,
-  changed: false,
-  reminds: false,
-});
+const occurrence = (key: string, fromMinute: number, minutes: number, calendarId = 'meetings'): Occurrence =>
+  timedOccurrence(day, key, fromMinute, minutes, { calendarId });
 const sizes = { hourWidth: 80, cardHeight: 40, gap: 6, least: 26, leastHeight: 20, wholeHeight: 20 };
 const occurrences = fc
   .array(fc.tuple(fc.integer({ min: 0, max: 1380 }), fc.integer({ min: 0, max: 300 })), { maxLength: 20 })

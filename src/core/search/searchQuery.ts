@@ -1,4 +1,5 @@
 import { dayNumber, isRealDate, parseDate } from '../time/civil';
+import { MONTH_NAMES } from '../time/monthNames';
 
 /** What a search asks for: words, and what operators say. */
 export interface SearchQuery {
@@ -32,25 +33,12 @@ export interface PlainTimes {
   readonly minute?: number;
 }
 
-const MONTHS = [
-  'january',
-  'february',
-  'march',
-  'april',
-  'may',
-  'june',
-  'july',
-  'august',
-  'september',
-  'october',
-  'november',
-  'december',
-];
-
 /** The month that a name, or its beginning of three letters, stands for. */
 const monthOf = (word: string): number => {
   const said = word.toLowerCase().replace(/\.$/, '');
-  return said.length < 3 ? 0 : MONTHS.findIndex((name) => name === said || name.slice(0, 3) === said) + 1;
+  return said.length < 3
+    ? 0
+    : MONTH_NAMES.findIndex((name) => name === said || name.slice(0, 3) === said) + 1;
 };
 
 /** The minute of the day that `14:00`, `9.30` or `2pm` stands for. */

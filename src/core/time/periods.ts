@@ -1,5 +1,6 @@
 import { type PeriodRule, WEEK_PATTERNS } from '../model/periodSet';
 import { civilDate, dateString, dayNumber, daysInMonth, isRealDate, parseDate, weekdayOf } from './civil';
+import { SHORT_MONTH_NAMES } from './monthNames';
 
 /** A range of dates with its number in its year. Day numbers, half-open. */
 export interface Period {
@@ -141,7 +142,6 @@ export interface ReadPeriodList {
   readonly problems: readonly { line: number; text: string }[];
 }
 
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 const DATE =
   /(\d{4})-(\d{1,2})-(\d{1,2})|(\d{1,2})[./](\d{1,2})[./](\d{4})|(\d{1,2})\.?\s+([a-z]{3,9})\.?,?\s+(\d{4})/gi;
 
@@ -152,7 +152,7 @@ function dateOf(match: RegExpMatchArray): string | undefined {
     ? `${isoYear}-${two(isoMonth)}-${two(isoDay)}`
     : year
       ? `${year}-${two(month)}-${two(day)}`
-      : `${wordYear}-${two(String(MONTHS.indexOf(word!.slice(0, 3).toLowerCase()) + 1))}-${two(wordDay)}`;
+      : `${wordYear}-${two(String(SHORT_MONTH_NAMES.indexOf(word!.slice(0, 3).toLowerCase()) + 1))}-${two(wordDay)}`;
   return isRealDate(text) ? text : undefined;
 }
 

@@ -2,31 +2,16 @@ import fc from 'fast-check';
 import { hoursHeight } from '@/core/layout/hours';
 import { sheetSize } from '@/core/layout/paper';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { DAY, MINUTE, parseDate } from '@/core/time/civil';
+import { parseDate } from '@/core/time/civil';
 import { DAY_HEAD, layoutHoursPage } from './hoursPage';
+import { timedOccurrence } from '../../../testing/samples';
 
 // Letters of one width: what has room does not hang on the fonts of the machine.
 jest.mock('@/ui/measureText', () => ({ measureSmallText: (text: string) => text.length * 7 }));
 
 const day = parseDate('2027-03-09');
-const occurrence = (key: string, title: string, from: number, minutes: number): Occurrence => ({
-  key,
-  entryId: key,
-  calendarId: 'meetings',
-  title,
-  location: '',
-  start: day * DAY + from * MINUTE,
-  end: day * DAY + (from + minutes) * MINUTE,
-  startWall: day * DAY + from * MINUTE,
-  endWall: day * DAY + (from + minutes) * MINUTE,
-  allDay: false,
-  availability: 'busy',
-  classification: 'public',
-  status: 'confirmed',
-  recurring: false,
-  changed: false,
-  reminds: false,
-});
+const occurrence = (key: string, title: string, from: number, minutes: number): Occurrence =>
+  timedOccurrence(day, key, from, minutes, { title });
 const page = (occurrences: readonly Occurrence[], days = [day], notes = '') =>
   layoutHoursPage({
     days,

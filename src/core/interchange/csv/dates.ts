@@ -1,11 +1,11 @@
 import { dateString, isRealDate, parseDate } from '../../time/civil';
+import { SHORT_MONTH_NAMES } from '../../time/monthNames';
 
 /** In which order a date's numbers stand, where no year comes first. */
 export const DATE_ORDERS = ['day-month', 'month-day'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const monthOf = (text: string): number => MONTHS.indexOf(text.slice(0, 3).toLowerCase()) + 1;
+const monthOf = (text: string): number => SHORT_MONTH_NAMES.indexOf(text.slice(0, 3).toLowerCase()) + 1;
 
 const NUMBERS = /^(\d{1,2})[./\- ]+(\d{1,2})[./\- ]+(\d{4}|\d{2})\.?$/;
 const ISO = /^(\d{4})[./-](\d{1,2})[./-](\d{1,2})$/;

@@ -46,6 +46,7 @@ export function useEntriesInSight(scroller: RefObject<HTMLElement | null>, hours
     const now = latest.current.nowTop - BEFORE_NOW * viewportHeight;
     const top = isWholeDay && !before.isWholeDay ? Math.max(0, now) : box.scrollTop;
     const goal = goalOf(latest.current, top) ?? top;
-    if (goal !== box.scrollTop) box.scrollTo({ top: Math.max(0, goal) });
+    // The element's own: the list's scrollTo takes other words.
+    if (goal !== box.scrollTop) box.scroll({ top: Math.max(0, goal) });
   }, [isKnown, days, isWholeDay, viewportHeight, scroller]);
 }
