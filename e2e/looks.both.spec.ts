@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { chooseView, expect, openPlan, openTool, press, test } from './pages';
+import { Finger } from './touch';
 
 const isPhone = () => test.info().project.name === 'phone';
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -51,21 +52,20 @@ test('a swipe steps on and back', async ({ page }) => {
   test.skip(!isPhone(), 'a finger swipes');
   await openPlan(page, '/?view=days&date=2027-03-09');
   const box = (await page.getByTestId('hours').boundingBox())!;
-  const session = await page.context().newCDPSession(page);
-  const swipe = async (from: number, to: number) => {
-    const y = box.y + box.height / 2;
-    await session.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: from, y }] });
-    for (let step = 1; step <= 6; step++)
-      await session.send('Input.dispatchTouchEvent', {
-        type: 'touchMove',
-        touchPoints: [{ x: from + ((to - from) * step) / 6, y: y + step }],
-      });
-    await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
-  };
-  await swipe(box.x + box.width - 40, box.x + 60);
+  const finger = await Finger.on(page);
+  const y = box.y + box.height / 2;
+  const [left, right] = [
+    { x: box.x + 60, y },
+    { x: box.x + box.width - 40, y },
+  ];
+  await finger.swipe(right, left);
   await expect(title(page)).toContainText(/12.*14/);
-  await swipe(box.x + 60, box.x + box.width - 40);
+  await finger.swipe(left, right);
   await expect(title(page)).toContainText(/9.*11/);
+  // The browser's own swipe, which goes back in its history, would take the step back again.
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).overscrollBehaviorX)).toBe(
+    'none',
+  );
 });
 
 test('a filter leaves entries out, says which and how many, and one press shows all', async ({ page }) => {

@@ -1,19 +1,13 @@
 import type { Page } from '@playwright/test';
 import { card, CALENDAR_FILE, centre, expect, openPlan, test } from './pages';
+import { Finger, type Point } from './touch';
 
-/** A finger that is held, moved and lifted: Playwright has taps only. */
-async function fingerDrag(page: Page, from: { x: number; y: number }, to: { x: number; y: number }) {
-  const client = await page.context().newCDPSession(page);
-  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
-    client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
-  await touch('touchStart', [from]);
-  // The hold that picks a card up shows in the page: the ghost comes with the first movement after it.
-  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 260)));
-  for (let step = 1; step <= 6; step++)
-    await touch('touchMove', [
-      { x: from.x + ((to.x - from.x) * step) / 6, y: from.y + ((to.y - from.y) * step) / 6 },
-    ]);
-  await touch('touchEnd', []);
+/** A card is picked up by a held finger, moved and let go: the ghost comes with the first movement after the hold. */
+async function fingerDrag(page: Page, from: Point, to: Point) {
+  const finger = await Finger.on(page);
+  await finger.hold(from, 260);
+  await finger.move(from, to);
+  await finger.lift();
 }
 
 test('the whole job by touch: written, moved, edited, deleted, undone and imported', async ({ page }) => {
@@ -128,10 +122,9 @@ test('a long press adds to the selection', async ({ page }) => {
   // The sheet lies over the lower part of the hours: the other card is above it.
   await expect(page.getByTestId('sheet')).toBeVisible();
   const panel = await centre(card(page, /Halifax grant panel/));
-  const client = await page.context().newCDPSession(page);
-  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [panel] });
-  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 480)));
-  await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  const finger = await Finger.on(page);
+  await finger.hold(panel, 480);
+  await finger.lift();
   await expect(page.getByTestId('sheet').getByText('2 entries selected')).toBeVisible();
 });
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { drag, expect, openPlan, press, test } from './pages';
+import { Finger } from './touch';
 
 const range = (page: Page) => page.getByRole('heading', { level: 1 });
 const strip = (page: Page) => page.getByTestId('load-strip');
@@ -44,17 +45,19 @@ test('it moves on without end by wheel or swipe, and the shown days stay', async
   await openPlan(page, '/?view=week&date=2027-03-09');
   const at = await weekAt(page, 0);
   if (isPhone()) {
-    const client = await page.context().newCDPSession(page);
-    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
-      client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+    const finger = await Finger.on(page);
+    const [right, left] = [
+      { x: 340, y: at.y },
+      { x: 40, y: at.y },
+    ];
     // Three do on a page that keeps up; one that is held up may take some for none.
     for (let swipe = 0; swipe < 9 && (await page.getByTestId('strip-shown').count()) > 0; swipe++) {
-      await touch('touchStart', [{ x: 340, y: at.y }]);
-      for (let x = 320; x >= 40; x -= 40) await touch('touchMove', [{ x, y: at.y }]);
+      await finger.hold(right, 0);
+      await finger.move(right, left);
       // The finger rests before it lifts: a flung one would make the browser swallow the next tap.
       await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 200)));
-      await touch('touchMove', [{ x: 40, y: at.y }]);
-      await touch('touchEnd', []);
+      await finger.move(left, left);
+      await finger.lift();
     }
   } else {
     await page.mouse.move(at.x, at.y);
@@ -76,15 +79,11 @@ test('days that the mouse or a held finger goes over are shown, just those', asy
   const to = { x: shown.x + shown.width + day * 4.5, y };
   const isChosen = () => expect(page.getByTestId('strip-selection')).toBeVisible();
   if (isPhone()) {
-    const client = await page.context().newCDPSession(page);
-    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
-      client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
-    await touch('touchStart', [from]);
-    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 300)));
-    for (let step = 1; step <= 6; step++)
-      await touch('touchMove', [{ x: from.x + ((to.x - from.x) * step) / 6, y }]);
+    const finger = await Finger.on(page);
+    await finger.hold(from, 300);
+    await finger.move(from, to);
     await isChosen();
-    await touch('touchEnd', []);
+    await finger.lift();
   } else await drag(page, from, to, isChosen);
   await expect(page.getByTestId('day-head')).toHaveCount(4);
   await expect(page.getByTestId('day-head').first()).toContainText('16');

@@ -28,7 +28,8 @@ const pageRules = `
 :root[data-scheme='dark'] { color-scheme: dark; --accent: ${darkColours.accent}; }
 :root[data-scheme='light'], :root[data-scheme='light'] :is(body, #root) { background: ${lightColours.page}; }
 :root[data-scheme='dark'], :root[data-scheme='dark'] :is(body, #root) { background: ${darkColours.page}; }
-body { overscroll-behavior: none; -webkit-tap-highlight-color: transparent; }
+html, body { overscroll-behavior: none; }
+body { -webkit-tap-highlight-color: transparent; }
 :focus-visible:not([data-bare]), [data-ring]:focus-within { outline: ${focusWidth}px solid var(--accent) !important; outline-offset: 1px; }
 @media (prefers-reduced-motion: reduce) { *, *::before, *::after { animation: none !important; transition: none !important; } }
 `;
