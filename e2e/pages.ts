@@ -71,28 +71,29 @@ export const card = (page: Page, title: string | RegExp): Locator =>
 export const entry = (page: Page, name: string | RegExp): Locator =>
   page.getByTestId('hours').getByRole('button', { name }).first();
 
-/** Waits until what was committed is written, so that a reload finds it. */
+/** Waits until something is kept, in the log of commits or among the records, so that a reload finds it. */
 export async function expectKept(page: Page, text: string): Promise<void> {
   await expect
     .poll(() =>
-      page.evaluate(
-        (wanted) =>
-          new Promise<boolean>((resolve) => {
-            const request = indexedDB.open('orderly-week');
+      page.evaluate(async (wanted) => {
+        const textsOf = (name: string) =>
+          new Promise<unknown[]>((resolve) => {
+            const request = indexedDB.open(name);
+            request.onerror = () => resolve([]);
             request.onsuccess = () => {
               const database = request.result;
-              const [name] = database.objectStoreNames;
-              if (!name) return resolve(false);
-              const all = database.transaction(name).objectStore(name).getAll();
+              const [store] = database.objectStoreNames;
+              if (!store) return resolve([]);
+              const all = database.transaction(store).objectStore(store).getAll();
               all.onsuccess = () => {
                 database.close();
-                resolve(JSON.stringify(all.result).includes(wanted));
+                resolve(all.result);
               };
             };
-            request.onerror = () => resolve(false);
-          }),
-        text,
-      ),
+          });
+        const kept = await Promise.all(['orderly-week', 'orderly-week-log'].map(textsOf));
+        return JSON.stringify(kept).includes(wanted);
+      }, text),
     )
     .toBe(true);
 }

@@ -1,4 +1,5 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { freshBrowser } from '../../testing/storePages';
 import { event, stateWith } from '../../testing/samples';
 import { ATTACHMENT_PREFIX, AttachmentFiles, isQuotaError } from './attachmentFiles';
 import type { Database } from './database';
@@ -36,7 +37,8 @@ test('files are kept in chunks, read whole, and taken away without a rest', asyn
   expect(await files.read('a')).toBeUndefined();
   expect(await files.read('ab')).toBe('eHg=');
   // They are not among the records.
-  expect((await loadDatabase(database)).setAside).toEqual([]);
+  const { log } = freshBrowser();
+  expect((await loadDatabase(database, log)).setAside).toEqual([]);
 });
 
 test('what would not fit is refused before anything is written, or taken away if it fails half-way', async () => {

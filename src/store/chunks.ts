@@ -32,15 +32,24 @@ export function collectionOfKey(key: string): CollectionName | undefined {
   return number === undefined ? undefined : COLLECTION_NAMES.find((collection) => collection === name);
 }
 
-/** The texts of the chunks that hold the given records, as the state has them. */
-export function writeChunks(
+/**
+ * The texts of the chunks that hold the given records, as the state has them.
+ * @param between is waited for between one chunk and the next
+ */
+export async function writeChunks(
   state: State,
   records: Iterable<{ collection: CollectionName; id: string }>,
-): Record<string, string> {
+  between: () => Promise<void> = () => Promise.resolve(),
+): Promise<Record<string, string>> {
   const keys = new Map<string, CollectionName>();
   for (const { collection, id } of records) keys.set(chunkKey(collection, id), collection);
   const contents = new Map<string, unknown[]>([...keys.keys()].map((key) => [key, []]));
   for (const collection of new Set(keys.values()))
     for (const [id, record] of state[collection]) contents.get(chunkKey(collection, id))?.push(record);
-  return Object.fromEntries([...contents].map(([key, list]) => [key, JSON.stringify(list)]));
+  const texts: Record<string, string> = {};
+  for (const [key, list] of contents) {
+    texts[key] = JSON.stringify(list);
+    await between();
+  }
+  return texts;
 }

@@ -1,6 +1,6 @@
 export { type FilesFailure } from './attachmentFiles';
 export { openDatabase } from './database';
-export { NewerDataError } from './load';
+export { NewerDataError } from './meta';
 export {
   StoreContext,
   useCalendarKinds,
@@ -20,4 +20,5 @@ export { openStore, type StartData } from './start';
 export { workerFiles as calendarFiles } from '@/engine/client';
 export type { DaysAnswer, FoundDouble } from '@/engine/engine';
 export type { ReadCalendar, ReadTable } from '@/engine/files';
-export { type CommitFailure, Store } from './store';
+export { type CommitFailure } from './commitLog';
+export { Store, type Turn } from './store';

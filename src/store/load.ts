@@ -1,20 +1,11 @@
-import { emptyHistory, type History, recordCommit } from '@/core/change/history';
-import { applyPatch } from '@/core/change/patch';
 import { COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
 import { ATTACHMENT_PREFIX } from './attachmentFiles';
 import { collectionOfKey, writeChunks } from './chunks';
+import { type CommitLog, readCommits } from './commitLog';
 import type { Database } from './database';
-import {
-  ASIDE_PREFIX,
-  JOURNAL_KEY,
-  type Kept,
-  LOG_PREFIX,
-  type LogEntry,
-  logKey,
-  Meta,
-  META_KEY,
-  parseLogEntry,
-} from './journal';
+import { ASIDE_PREFIX, META_KEY, parseMeta } from './meta';
+import { migrateFirst } from './migrateFirst';
+import { type Timeline, timelineOf } from './timeline';
 
 /** A record, or a chunk of records, that could not be read: kept under a key of its own. */
 export interface SetAside {
@@ -23,20 +14,17 @@ export interface SetAside {
 }
 
 export interface Loaded {
-  readonly state: State;
-  readonly history: History;
-  readonly revision: number;
-  /** The commits that are kept, oldest first. */
-  readonly log: readonly Kept[];
+  readonly timeline: Timeline;
+  /** How many commits the records hold. */
+  readonly count: number;
+  /** The places of the commits that the records hold, of those that the log has. */
+  readonly folded: ReadonlySet<string>;
   readonly setAside: readonly SetAside[];
   /** The entries as texts for the engine, each a JSON list: those that were read, if all of them hold. */
   readonly entryChunks: readonly string[];
   /** Whether there was no data at all. */
   readonly isNew: boolean;
 }
-
-/** The data was written by a later version of the application. */
-export class NewerDataError extends Error {}
 
 interface ReadChunk {
   readonly records: { id: string }[];
@@ -67,29 +55,25 @@ function readChunk(key: string, collection: CollectionName, text: string): ReadC
   return { records, bad };
 }
 
-function readMeta(text: string | null | undefined): Meta | undefined {
-  if (!text) return undefined;
-  const value: unknown = JSON.parse(text);
-  const parsed = Meta.safeParse(value);
-  if (!parsed.success) throw new NewerDataError(`unknown data: ${text.slice(0, 100)}`);
-  return parsed.data;
-}
-
 /**
- * Reads everything. A commit that was begun and not finished is completed from the journal; records that can't be
- * read are put aside under keys of their own, and the rest opens.
+ * Reads everything: the records, and of the log what they do not hold yet. Records that can't be read are put aside under
+ * keys of their own, and the rest opens.
  * @param onEntries hears of the entries' texts before they are read, so that the engine can read them meanwhile
  * @throws NewerDataError if a later version wrote the data
  */
 export async function loadDatabase(
   database: Database,
+  log: CommitLog,
   onEntries: (chunks: readonly string[]) => void = () => undefined,
 ): Promise<Loaded> {
-  const keys = await database.getAllKeys();
-  const texts = await database.getMany(
-    keys.filter((key) => !key.startsWith(ASIDE_PREFIX) && !key.startsWith(ATTACHMENT_PREFIX)),
-  );
-  const meta = readMeta(texts[META_KEY]);
+  const [keys, logKeys] = await Promise.all([database.getAllKeys(), log.keys()]);
+  const [texts, kept] = await Promise.all([
+    database.getMany(
+      keys.filter((key) => !key.startsWith(ASIDE_PREFIX) && !key.startsWith(ATTACHMENT_PREFIX)),
+    ),
+    readCommits(log, logKeys),
+  ]);
+  const meta = parseMeta(texts[META_KEY]);
   const entryTexts = Object.entries(texts).flatMap(([key, text]) =>
     collectionOfKey(key) === 'entries' && text !== null ? [text] : [],
   );
@@ -107,46 +91,22 @@ export async function loadDatabase(
     bad.push(...chunk.bad);
     if (chunk.bad.length > 0) badKeys.push(key);
   }
-  let state = collections as unknown as State;
-  let replaced = bad.length > 0;
-  if (replaced) await keepAside(database, bad, badKeys, state);
+  const records = collections as unknown as State;
+  if (bad.length > 0) await keepAside(database, bad, badKeys, records);
 
-  let revision = meta?.revision ?? 0;
-  const journal = parseLogEntry(texts[JOURNAL_KEY]);
-  if (journal && journal.revision > revision) {
-    state = applyPatch(state, journal.patch);
-    revision = journal.revision;
-    await database.setMany(commitTexts(state, journal));
-    replaced = true;
-    texts[logKey(revision)] = JSON.stringify(journal);
-  }
-  if (texts[JOURNAL_KEY]) await database.removeItem(JOURNAL_KEY);
-
-  const log = Object.entries(texts)
-    .filter(([key]) => key.startsWith(LOG_PREFIX))
-    .flatMap(([, text]) => parseLogEntry(text) ?? [])
-    .sort((a, b) => a.revision - b.revision);
+  const first = await migrateFirst(database, log, texts, records);
+  const folded = new Set(first ? first.log.map(({ order }) => order) : meta?.folded);
+  const timeline = timelineOf(first?.state ?? records, first ? first.log : kept, folded);
+  const isChanged = bad.length > 0 || timeline.state.entries !== records.entries;
   return {
-    state,
-    history: log.reduce((history, entry) => recordCommit(history, entry.role, entry.patch), emptyHistory),
-    revision,
-    log: log.map(({ revision: number, role }) => ({ revision: number, role })),
+    timeline,
+    count: first?.count ?? meta?.count ?? 0,
+    folded,
     setAside: bad.map(({ key, reason }) => ({ key, reason })),
-    entryChunks: replaced ? [JSON.stringify([...state.entries.values()])] : entryTexts,
-    isNew: !meta && !journal,
+    entryChunks: isChanged ? [JSON.stringify([...timeline.state.entries.values()])] : entryTexts,
+    isNew: !first && kept.length === 0 && keys.every((key) => key.startsWith(ATTACHMENT_PREFIX)),
   };
 }
-
-/** The texts that make a commit whole: the chunks of its records, its log entry, and the new revision. */
-export const commitTexts = (
-  state: State,
-  entry: LogEntry,
-  text = JSON.stringify(entry),
-): Record<string, string> => ({
-  ...writeChunks(state, entry.patch.changes),
-  [logKey(entry.revision)]: text,
-  [META_KEY]: JSON.stringify({ schemaVersion: 1, revision: entry.revision } satisfies Meta),
-});
 
 /** Writes what can't be read under keys of its own and takes it out of its chunk, in one transaction. */
 async function keepAside(
@@ -162,7 +122,7 @@ async function keepAside(
     return [...state[collection].keys()].map((id) => ({ collection, id }));
   });
   const rest = Object.fromEntries(
-    Object.entries(writeChunks(state, records)).filter(([key]) => badKeys.includes(key)),
+    Object.entries(await writeChunks(state, records)).filter(([key]) => badKeys.includes(key)),
   );
   await database.setMany({ ...aside, ...emptied, ...rest });
 }

@@ -10,6 +10,8 @@ import { Settings } from '@/core/model/settings';
 import { ViewPreset } from '@/core/model/viewPreset';
 import { isKnownZone } from '@/core/time/zones';
 import { workerEngine } from '@/engine/client';
+import type { AttachmentFiles } from './attachmentFiles';
+import { browserLog } from './browserLog';
 import { openDatabase } from './database';
 import { browserHandover } from './handover';
 import { Store } from './store';
@@ -32,9 +34,12 @@ export const StartData = z.object({
 });
 export type StartData = z.infer<typeof StartData>;
 
+/** Other pages wait for the one that begins: a server that does not answer is none, after so many milliseconds. */
+const START_PATIENCE = 20_000;
+
 async function fetchStart(): Promise<StartData> {
   try {
-    const response = await fetch('/api/start');
+    const response = await fetch('/api/start', { signal: AbortSignal.timeout(START_PATIENCE) });
     return response.ok ? StartData.parse(await response.json()) : { demo: null };
   } catch {
     // Without the server one begins with nothing.
@@ -104,28 +109,27 @@ function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
   ];
 }
 
-/** Opens the browser's data; fills it with what the server gives when there is none. */
+/** What someone begins with who has no data: what the server gives, or a calendar of their own. */
+async function begin(files: AttachmentFiles): Promise<Patch> {
+  const { demo } = await fetchStart();
+  const now = Date.now();
+  if (demo) await files.write(new Map(Object.entries(demo.files)));
+  const changes = demo ? demoRecords(demo) : firstRecords(now);
+  return { id: 'start', at: now, summary: { what: 'imported', count: changes.length }, changes };
+}
+
+/** Opens the browser's data; begins it where there is none. */
 export async function openStore(): Promise<Store> {
   if (!('Temporal' in globalThis)) await import('temporal-polyfill/global');
   const store = await Store.open({
     database: openDatabase(),
+    log: browserLog(),
     engine: workerEngine(),
     tabs: browserTabs(),
     handover: browserHandover(),
+    begin,
   });
-  if (store.isNew) {
-    const { demo } = await fetchStart();
-    const now = Date.now();
-    const changes = demo ? demoRecords(demo) : firstRecords(now);
-    const patch: Patch = {
-      id: 'start',
-      at: now,
-      summary: { what: 'imported', count: changes.length },
-      changes,
-    };
-    if (demo) await store.files.write(new Map(Object.entries(demo.files)));
-    await store.commit(patch, 'quiet');
-  } else if (!store.getSnapshot().state.settings.has('settings')) {
+  if (!store.getSnapshot().state.settings.has('settings')) {
     const settings = initialSettings(deviceZone(), deviceWeekStart());
     await store.commit(
       {
@@ -143,6 +147,10 @@ export async function openStore(): Promise<Store> {
     zone: 'UTC',
   });
   if (old) await store.commit(old, 'quiet');
+  // A page that was out of sight may have been asleep while others went on.
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void store.foldNow();
+  });
   requestIdleCallback(() => {
     const { state, history } = store.getSnapshot();
     void store.files.sweep(state, [...history.done, ...history.undone]).catch(() => undefined);

@@ -1,142 +1,165 @@
 import { type CommitRole, type History, recordCommit, redoPatch, undoPatch } from '@/core/change/history';
-import { applyPatch, inversePatch, type Patch } from '@/core/change/patch';
+import { applyPatch, type Change, type Patch } from '@/core/change/patch';
 import { rebasePatch } from '@/core/change/rebase';
 import type { State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/client';
-import { AttachmentFiles, type FilesFailure, isQuotaError } from './attachmentFiles';
-import type { Database } from './database';
-import type { Handover } from './handover';
+import { AttachmentFiles, type FilesFailure } from './attachmentFiles';
 import {
-  type Commit,
-  JOURNAL_KEY,
-  type Kept,
-  LOG_PREFIX,
+  type CommitFailure,
+  type CommitLog,
+  commitText,
+  countOf,
   type LogEntry,
-  logKey,
-  Meta,
-  META_KEY,
+  orderOf,
   outdated,
-  parseLogEntry,
-} from './journal';
-import { commitTexts, type Loaded, loadDatabase, type SetAside } from './load';
+  readCommits,
+} from './commitLog';
+import type { Database } from './database';
+import { fold } from './fold';
+import type { Handover } from './handover';
+import { type Loaded, loadDatabase, type SetAside } from './load';
+import { META_KEY, parseMeta } from './meta';
 import type { Tabs } from './tabs';
+import { recordIn, recordKey, type Timeline, withCommit, withoutCommits } from './timeline';
 
 /** What the interface sees: the data, what can be undone, and a number that changes with every change. */
 export interface Snapshot {
   readonly state: State;
   readonly history: History;
-  /** Grows with each change that this tab has seen; for query keys. */
+  /** Grows with each change that this page has seen; for query keys. */
   readonly version: number;
 }
 
-/** A commit of more changes is written in several tasks, so that the page answers in between. */
+/** A commit of more changes is written in a task of its own, so that the page shows it before. */
 const LARGE = 1000;
 const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-const isSame = (one: Commit, other: Commit): boolean =>
-  one.role === other.role && one.patch.id === other.patch.id;
+/** How long after a commit the records follow, in milliseconds: those of a burst together. */
+const FOLD_OWN = 400;
+/** Other pages do it where the one that made the commit is gone. */
+const FOLD_OTHERS = 3_000;
+/** When it is tried again after it failed. */
+const FOLD_AGAIN = 20_000;
 
-/** A commit that waits to be written. What it stands on may go, and another tab may write it meanwhile. */
-interface Pending {
-  readonly role: CommitRole;
+/** A commit that is not kept yet. What it stands on may go, and another page may keep it meanwhile. */
+interface Pending extends LogEntry {
   patch: Patch;
-  isWritten?: true;
+  readonly settle: (isKept: boolean) => void;
 }
 
 /** Hears of a patch with the states before and after it. */
 export type PatchListener = (patch: Patch, before: State, after: State) => void;
 
-const follow = (
-  { state, history }: Pick<Snapshot, 'state' | 'history'>,
-  { role, patch }: Commit,
-): Pick<Snapshot, 'state' | 'history'> => ({
-  state: applyPatch(state, patch),
-  history: recordCommit(history, role, patch),
-});
-
 /** Whether undoing or doing again is about what comes next in a history. */
-const isNext = ({ done, undone }: History, { role, patch }: Commit): boolean =>
+const isNext = (history: History, { role, patch }: LogEntry): boolean =>
   role === 'undo'
-    ? patch.id === `${done.at(-1)?.id}-`
+    ? patch.id === undoPatch(history)?.id
     : role === 'redo'
-      ? patch.id === undone.at(-1)?.id
+      ? patch.id === redoPatch(history)?.id
       : true;
 
-/** Why a commit could not be kept. It has been taken back. */
-export type CommitFailure = 'storage-full' | 'storage-failed';
+const withPending = (history: History, pending: readonly LogEntry[]): History =>
+  pending.reduce((before, { role, patch }) => recordCommit(before, role, patch), history);
 
 /** Hears why a commit was taken back, and how many went with it. */
 type FailureListener = (failure: CommitFailure, count: number) => void;
 
+/** What undoing or doing again did, and whether it came to be kept. */
+export interface Turn {
+  /** The change that was taken back or done again. */
+  readonly patch: Patch;
+  readonly kept: Promise<boolean>;
+}
+
 export interface StoreParts {
   readonly database: Database;
+  readonly log: CommitLog;
   readonly engine: EngineClient;
   readonly tabs: Tabs;
   readonly files?: AttachmentFiles;
-  readonly handover?: Handover;
+  readonly handover?: Handover | undefined;
+  /** Runs a task after some milliseconds. */
+  readonly later?: (task: () => void, delay: number) => void;
+  /** A name that no other page has. */
+  readonly page?: string;
+  /** What to begin with where there is no data. */
+  readonly begin?: (files: AttachmentFiles) => Promise<Patch | undefined>;
 }
 
 /**
- * The data of the person. A commit shows at once in the snapshot and the engine; it is then written with a journal,
- * one after the other over all tabs. One that can't be written is taken back and reported. What is not written when the
- * page is left is handed over to the next.
+ * The data of the person. A commit shows at once in the snapshot and the engine, and is kept in the log by one small write
+ * of its own; the records follow in bulk, under a lock that lets one page do so at a time. Commits of several pages are
+ * ordered by their places in the log (docs/decisions). One that can't be kept is taken back and reported.
  */
 export class Store {
   private snapshot: Snapshot;
-  /** What is written, as far as this tab knows: what shows is this with the pending commits. */
-  private written: Pick<Snapshot, 'state' | 'history'>;
+  /** What is kept, as far as this page knows: what shows is this with the pending commits. */
+  private timeline: Timeline;
   /** The bytes of attachments. They are written before the change that names them. */
   readonly files: AttachmentFiles;
   private readonly listeners = new Set<() => void>();
   private readonly patchListeners = new Set<PatchListener>();
   private readonly failureListeners = new Set<FailureListener>();
-  private readonly pending: Pending[] = [];
-  private writing: Promise<void> = Promise.resolve();
+  private pending: Pending[] = [];
+  private writing: Promise<void> | undefined;
+  /** The highest count of a place that this page knows. */
+  private count: number;
+  private readonly page: string;
+  /** Commits that the records held when they were last read, and those of the log that they hold since. */
+  private readCount: number;
+  private readFolded: ReadonlySet<string>;
+  private isFoldDue = false;
+  /** Grows when commits are forgotten: what was being read before may be among them. */
+  private era = 0;
 
   /** Records that could not be read at the start. */
   readonly setAside: readonly SetAside[];
   /** Whether there was no data when it opened. */
   readonly isNew: boolean;
-  private revision: number;
-  /** The commits that are kept, as this tab knows, oldest first. */
-  private log: Kept[];
 
   private constructor(
     private readonly parts: StoreParts,
-    { state, history, revision, log, setAside, isNew }: Loaded,
+    { timeline, count, folded, setAside, isNew }: Loaded,
   ) {
-    this.snapshot = { state, history, version: 1 };
-    this.written = { state, history };
-    this.revision = revision;
-    this.log = [...log];
+    this.timeline = timeline;
+    this.snapshot = { state: timeline.state, history: timeline.history, version: 1 };
+    this.readCount = count;
+    this.readFolded = folded;
+    this.count = Math.max(0, ...timeline.commits.map(({ order }) => countOf(order)), count);
+    this.page = parts.page ?? crypto.randomUUID().slice(0, 8);
     this.setAside = setAside;
     this.isNew = isNew;
     this.files = parts.files ?? new AttachmentFiles(parts.database);
-    parts.tabs.listen((revision) => {
-      if (revision > this.revision) void this.enqueue(() => this.catchUp());
-    });
+    parts.log.listen((keys) => void this.hear(keys));
     parts.handover?.onLeaving(() => this.leave());
-    parts.handover?.onLeft(() => void this.takeOver());
+    parts.handover?.asksToStay(() => this.pending.some(({ patch }) => patch.changes.length > LARGE));
+    parts.handover?.onLeft(() => void parts.tabs.exclusively(() => this.takeOver()));
   }
 
-  /** Opens the database, completing an unfinished commit, and hands the entries to the engine. */
+  /** Opens the data, begins it where there is none, and hands the entries to the engine. */
   static async open(parts: StoreParts): Promise<Store> {
-    let early: readonly string[] | undefined;
-    let loading: Promise<void> = Promise.resolve();
-    const loaded = await parts.tabs.exclusively(() =>
-      loadDatabase(parts.database, (chunks) => {
+    const { database, log, engine, tabs, begin } = parts;
+    const store = await tabs.exclusively(async () => {
+      let early: readonly string[] | undefined;
+      let loading: Promise<void> = Promise.resolve();
+      const loaded = await loadDatabase(database, log, (chunks) => {
         early = chunks;
         // What can't be read there is replaced below.
-        loading = parts.engine.load(chunks).catch(() => undefined);
-      }),
-    );
-    await loading;
-    if (loaded.entryChunks !== early) await parts.engine.load(loaded.entryChunks);
-    void parts.engine.loadNotes([...loaded.state.ownNotes.values()]);
-    const store = new Store(parts, loaded);
-    // Without data, what a page left belonged to data that is gone.
-    if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
-    else await store.takeOver();
+        loading = engine.load(chunks).catch(() => undefined);
+      });
+      await loading;
+      if (loaded.entryChunks !== early) await engine.load(loaded.entryChunks);
+      void engine.loadNotes([...loaded.timeline.state.ownNotes.values()]);
+      const opened = new Store(parts, loaded);
+      // Without data, what a page left belonged to data that is gone.
+      if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
+      else await opened.takeOver();
+      const first = loaded.isNew ? await begin?.(opened.files) : undefined;
+      if (first) await opened.commit(first, 'quiet');
+      return opened;
+    });
+    // What others kept meanwhile, and what a page that is gone has left to do.
+    store.foldLater(FOLD_OWN);
     return store;
   }
 
@@ -147,7 +170,7 @@ export class Store {
     return () => this.listeners.delete(listener);
   };
 
-  /** Hears of each change that shows: own ones, those of other tabs, and those that are taken back. */
+  /** Hears of each change that shows: own ones, those of other pages, and those that are taken back. */
   onPatch(listener: PatchListener): () => void {
     this.patchListeners.add(listener);
     return () => this.patchListeners.delete(listener);
@@ -166,10 +189,12 @@ export class Store {
   /** Makes a change. It shows at once; the promise settles when it is kept (true) or taken back (false). */
   commit(patch: Patch, role: CommitRole = 'do'): Promise<boolean> {
     if (patch.changes.length === 0) return Promise.resolve(true);
-    const entry: Pending = { role, patch };
-    this.pending.push(entry);
-    this.show(patch, recordCommit(this.snapshot.history, role, patch));
-    return this.enqueue(() => this.write(entry));
+    return new Promise((settle) => {
+      this.pending.push({ order: orderOf(++this.count, this.page), role, patch, settle });
+      // First of all it is sent to be kept: showing it takes longer.
+      void this.settled();
+      this.show(patch, recordCommit(this.snapshot.history, role, patch));
+    });
   }
 
   /** Makes a change that names new files: both are kept, or neither. */
@@ -184,178 +209,258 @@ export class Store {
     return 'taken-back';
   }
 
-  /** Takes back the latest change; its patch, or undefined if there is none. */
-  undo(): Patch | undefined {
+  /** Takes back the latest change, if there is any. */
+  undo(): Turn | undefined {
     const patch = undoPatch(this.snapshot.history);
-    if (patch) void this.commit(patch, 'undo');
-    return patch && this.snapshot.history.undone.at(-1);
+    const kept = patch && this.commit(patch, 'undo');
+    return kept && { patch: this.snapshot.history.undone.at(-1)!, kept };
   }
 
   /** Does again what was undone last. */
-  redo(): Patch | undefined {
+  redo(): Turn | undefined {
     const patch = redoPatch(this.snapshot.history);
-    if (patch) void this.commit(patch, 'redo');
-    return patch;
+    return patch && { patch, kept: this.commit(patch, 'redo') };
   }
 
-  /** Settles when everything committed so far is written. */
+  /** Settles when everything committed so far is kept or taken back. */
   settled(): Promise<void> {
+    if (this.pending.length === 0) return this.writing ?? Promise.resolve();
+    this.writing ??= this.keepPending();
     return this.writing;
+  }
+
+  /** Brings the records up to date with the log, after hearing what other pages have kept. */
+  async foldNow(): Promise<void> {
+    try {
+      await this.parts.tabs.exclusively(() => this.foldLog());
+    } catch {
+      // The log has everything: it is tried again.
+      this.foldLater(FOLD_AGAIN);
+    }
+  }
+
+  private foldLater(delay: number): void {
+    if (this.isFoldDue) return;
+    this.isFoldDue = true;
+    const { later = (task, after) => void setTimeout(task, after) } = this.parts;
+    later(() => {
+      this.isFoldDue = false;
+      void this.foldNow();
+    }, delay);
   }
 
   private leave(): void {
     if (this.pending.length > 0)
       this.parts.handover?.leave({
-        since: this.revision,
-        commits: this.pending.map(({ role, patch }) => ({ role, patch })),
+        commits: this.pending.map(({ order, role, patch }) => ({ order, role, patch })),
       });
   }
 
-  /** Makes the changes that a page left before it had written them. Those that it wrote all the same are known. */
+  /** Keeps the commits that a page left before it had kept them. Those that it kept all the same have their places. */
   private async takeOver(): Promise<void> {
-    const { database, handover } = this.parts;
+    const { log, handover } = this.parts;
     const left = handover?.find();
     if (!handover || !left || left.size === 0) return;
-    const written = await this.enqueue(async () => {
-      await this.catchUp();
-      const keys = (await database.getAllKeys()).filter((key) => key.startsWith(LOG_PREFIX));
-      return Object.values(await database.getMany(keys)).flatMap((text) => parseLogEntry(text) ?? []);
-    });
-    const kept = [...left.values()].flatMap(({ since, commits }) =>
-      commits
-        .filter((commit) => !written.some((entry) => entry.revision > since && isSame(entry, commit)))
-        .map(({ patch, role }) => this.commit(patch, role)),
-    );
-    await Promise.all(kept);
+    await this.receive(await log.keys());
+    const isKnown = (one: LogEntry | { order?: string | undefined; role: CommitRole; patch: Patch }) =>
+      this.timeline.commits.some(({ order, role, patch }) =>
+        one.order === undefined ? role === one.role && patch.id === one.patch.id : order === one.order,
+      );
+    const texts: Record<string, string> = {};
+    for (const { commits } of left.values())
+      for (const commit of commits)
+        if (!isKnown(commit)) texts[commit.order ?? orderOf(++this.count, this.page)] = commitText(commit);
+    if (Object.keys(texts).length > 0) {
+      const failure = await log.append(texts);
+      if (failure) return;
+      await this.receive(Object.keys(texts));
+    }
     handover.clear(left.keys());
   }
 
-  private enqueue<Result>(task: () => Promise<Result>): Promise<Result> {
-    const result = this.writing.then(() => this.parts.tabs.exclusively(task));
-    this.writing = result.then(
-      () => undefined,
-      () => undefined,
-    );
-    return result;
+  /** Keeps what is pending, in order; what comes up meanwhile goes together. */
+  private async keepPending(): Promise<void> {
+    let singly = 0;
+    while (this.pending.length > 0) {
+      if (this.pending.some(({ patch }) => patch.changes.length > LARGE)) await nextTask();
+      const batch = this.pending.slice(0, singly > 0 ? 1 : undefined);
+      const failure = await this.parts.log.append(
+        Object.fromEntries(batch.map((commit) => [commit.order, commitText(commit)])),
+      );
+      singly = Math.max(0, singly - 1);
+      if (!failure) this.keep(batch);
+      // One of them does not fit: which one is seen one by one.
+      else if (batch.length > 1) singly = batch.length;
+      else if (batch[0]) this.takeBack(batch[0], failure);
+    }
+    // At once: what is committed next begins anew.
+    this.writing = undefined;
   }
 
-  private show(patch: Patch, history: History): void {
-    const { state: before } = this.snapshot;
-    this.snapshot = {
-      state: applyPatch(this.snapshot.state, patch),
-      history,
-      version: this.snapshot.version + 1,
-    };
-    void this.parts.engine.apply(patch);
-    for (const listener of this.patchListeners) listener(patch, before, this.snapshot.state);
-    for (const listener of this.listeners) listener();
+  /** Notes own commits as kept. */
+  private keep(batch: readonly Pending[]): void {
+    this.place(batch);
+    if (this.pending.length === 0) this.parts.handover?.clearOwn();
+    this.foldLater(FOLD_OWN);
   }
 
-  /** Notes a commit as written, own or another tab's. */
-  private keep(commit: Commit): void {
-    this.written = follow(this.written, commit);
+  /** Follows the commits that a message is about. */
+  private async hear(keys: readonly string[]): Promise<void> {
+    if (await this.receive(keys)) this.foldLater(FOLD_OTHERS);
   }
 
-  private async write(entry: Pending): Promise<boolean> {
-    const { database } = this.parts;
-    try {
-      await this.catchUp();
-      // The page was left and came back, and another has written it meanwhile.
-      if (!this.pending.includes(entry)) return entry.isWritten === true;
-      const logEntry: LogEntry = { revision: this.revision + 1, role: entry.role, patch: entry.patch };
-      if (entry.patch.changes.length > LARGE) await nextTask();
-      const text = JSON.stringify(logEntry);
-      await database.setItem(JOURNAL_KEY, text);
-      if (entry.patch.changes.length > LARGE) await nextTask();
-      // Written as of its own state: what others that wait change has no journal yet.
-      await database.setMany(commitTexts(applyPatch(this.written.state, entry.patch), logEntry, text));
-      this.keep(entry);
-      this.revision = logEntry.revision;
-      this.pending.splice(this.pending.indexOf(entry), 1);
-      if (this.pending.length === 0) this.parts.handover?.clearOwn();
-      this.log.push({ revision: logEntry.revision, role: entry.role });
-      const old = outdated(this.log);
-      await database.removeMany([JOURNAL_KEY, ...old.map(({ revision }) => logKey(revision))]);
-      this.log = this.log.filter((kept) => !old.includes(kept));
-      this.parts.tabs.announce(logEntry.revision);
-      return true;
-    } catch (error) {
-      await this.takeBack(entry, error);
-      return false;
+  /** Follows those commits of the log that are not known yet; whether there were any. */
+  private async receive(keys: readonly string[]): Promise<boolean> {
+    const known = new Set([...this.timeline.commits, ...this.pending].map(({ order }) => order));
+    const unknown = keys.filter((key) => !known.has(key));
+    const { era } = this;
+    const commits = await readCommits(this.parts.log, unknown);
+    // What was forgotten meanwhile is in the records. What was not is still in the log, and is heard of there.
+    if (era === this.era) this.place(commits);
+    return commits.length > 0;
+  }
+
+  /** Gives commits their places among those that are kept, own or other pages', and shows what that changes. */
+  private place(commits: readonly LogEntry[]): void {
+    for (const commit of commits) {
+      const own = this.pending.find(({ order }) => order === commit.order);
+      const isFirst = own !== undefined && own === this.pending[0];
+      if (own) this.pending = this.pending.filter((other) => other !== own);
+      this.count = Math.max(this.count, countOf(commit.order));
+      const placed = withCommit(this.timeline, commit);
+      if (placed) {
+        this.timeline = placed.timeline;
+        // What is pending stood upon the same: nothing else shows.
+        if (!isFirst || placed.isLate) this.reshow(commit.patch);
+      }
+      own?.settle(true);
     }
   }
 
-  /**
-   * Takes a commit back that could not be written. Those that wait behind it stay, but for those that can't be without it:
-   * they are taken back along, and say so themselves.
-   */
-  private async takeBack(entry: Pending, error: unknown): Promise<void> {
-    const count = this.withdraw(entry);
-    await this.parts.database.removeItem(JOURNAL_KEY).catch(() => undefined);
-    const failure = isQuotaError(error) ? 'storage-full' : 'storage-failed';
-    for (const listener of this.failureListeners) listener(failure, count);
+  /** Shows records again that a patch is about: as what is kept and what is pending have them now. */
+  private reshow(patch: Patch): void {
+    const pending = new Map<string, Change['after']>();
+    for (const waiting of this.pending)
+      for (const change of waiting.patch.changes) pending.set(recordKey(change), change.after);
+    const seen = new Set<string>();
+    const changes = patch.changes.flatMap((change): Change[] => {
+      const key = recordKey(change);
+      if (seen.has(key)) return [];
+      seen.add(key);
+      const { collection, id } = change;
+      const before = recordIn(this.snapshot.state, collection, id);
+      const after = pending.has(key) ? pending.get(key)! : recordIn(this.timeline.state, collection, id);
+      return before === after ? [] : [{ collection, id, before, after } as Change];
+    });
+    this.show({ ...patch, changes }, withPending(this.timeline.history, this.pending));
   }
 
-  /** Takes a pending commit away, and those that need it; answers how many. */
-  private withdraw(entry: Pending): number {
-    const from = this.pending.indexOf(entry);
-    if (from === -1) return 0;
-    let count = 1;
-    const behind = this.pending.splice(from);
-    const before = this.pending.reduce(follow, this.written);
-    for (const { patch } of [...behind].reverse()) this.show(inversePatch(patch), this.snapshot.history);
-    let { state, history } = before;
-    for (const commit of behind.slice(1)) {
-      const patch = isNext(history, commit) ? rebasePatch(state, commit.patch) : undefined;
+  private show(patch: Patch, history: History): void {
+    const { state: before, version } = this.snapshot;
+    const isChanged = patch.changes.length > 0;
+    this.snapshot = {
+      state: isChanged ? applyPatch(before, patch) : before,
+      history,
+      version: isChanged ? version + 1 : version,
+    };
+    if (isChanged) {
+      void this.parts.engine.apply(patch);
+      for (const listener of this.patchListeners) listener(patch, before, this.snapshot.state);
+    }
+    for (const listener of this.listeners) listener();
+  }
+
+  /**
+   * Takes a commit back that could not be kept. Those that wait behind it stay, but for those that can't be without it:
+   * they are taken back along.
+   */
+  private takeBack(failed: Pending, failure: CommitFailure): void {
+    // Another page has kept it meanwhile.
+    if (!this.pending.includes(failed)) return;
+    const behind = this.pending;
+    this.pending = [];
+    const gone: Pending[] = [];
+    let { state, history } = this.timeline;
+    for (const commit of behind) {
+      const isPossible = commit !== failed && isNext(history, commit);
+      const patch = isPossible ? rebasePatch(state, commit.patch) : undefined;
       if (!patch) {
-        count++;
+        gone.push(commit);
         continue;
       }
       commit.patch = patch;
       this.pending.push(commit);
       history = recordCommit(history, commit.role, patch);
-      this.show(patch, history);
-      state = this.snapshot.state;
+      state = applyPatch(state, patch);
     }
-    this.snapshot = { ...this.snapshot, history };
-    for (const listener of this.listeners) listener();
-    return count;
+    this.reshow({ ...failed.patch, changes: behind.flatMap(({ patch }) => patch.changes) });
+    for (const commit of gone) commit.settle(false);
+    for (const listener of this.failureListeners) listener(failure, gone.length);
   }
 
-  /** Follows what other tabs have written since; own changes that are not written yet stay on top. */
-  private async catchUp(): Promise<void> {
-    const { database, engine } = this.parts;
-    const text = await database.getItem(META_KEY);
-    const latest = text ? Meta.parse(JSON.parse(text)).revision : 0;
-    if (latest <= this.revision) return;
-    const missing = Array.from({ length: latest - this.revision }, (_, index) =>
-      logKey(this.revision + 1 + index),
-    );
-    const texts = await database.getMany(missing);
-    const entries = missing.map((key) => parseLogEntry(texts[key]));
-    if (entries.every((entry) => entry !== undefined)) {
-      for (const entry of entries) {
-        this.log.push({ revision: entry.revision, role: entry.role });
-        this.keep(entry);
-        const own = this.pending.findIndex((commit) => isSame(entry, commit));
-        const [known] = own === -1 ? [] : this.pending.splice(own, 1);
-        if (known) known.isWritten = true;
-        else this.show(entry.patch, recordCommit(this.snapshot.history, entry.role, entry.patch));
-      }
-    } else {
-      // Too far behind: everything is read anew.
-      const loaded = await loadDatabase(database);
-      await engine.load(loaded.entryChunks);
-      void engine.loadNotes([...loaded.state.ownNotes.values()]);
-      this.log = [...loaded.log];
-      this.written = { state: loaded.state, history: loaded.history };
-      this.snapshot = { ...this.written, version: this.snapshot.version + 1 };
+  /** Hears what others have kept, and writes into the records what they lack. Runs while no other page does. */
+  private async foldLog(): Promise<void> {
+    const { database, log } = this.parts;
+    const mine = this.timeline.commits.map(({ order }) => order);
+    const [text, keys] = await Promise.all([database.getItem(META_KEY), log.keys()]);
+    const meta = parseMeta(text);
+    const there = new Set(keys);
+    const folded = new Set(meta?.folded);
+    await this.receive(keys);
+    if (meta && this.hasMissed(meta.count, mine, there, folded)) {
+      await this.readAnew();
+      return;
     }
-    this.revision = latest;
-    let { history } = this.written;
-    for (const { patch, role } of this.pending) {
-      history = recordCommit(history, role, patch);
-      this.show(patch, history);
-    }
+    const { commits, state } = this.timeline;
+    const fresh = commits.filter(({ order }) => there.has(order) && !folded.has(order));
+    const kept = [...folded].filter((order) => there.has(order));
+    if (fresh.length > 0 || !meta) await fold(database, state, fresh, meta, kept);
+    this.readCount = (meta?.count ?? 0) + fresh.length;
+    this.readFolded = new Set([...kept, ...fresh.map(({ order }) => order)]);
+    const old = outdated(commits.filter(({ order }) => there.has(order))).map(({ order }) => order);
+    if (old.length > 0) await log.remove(old);
+    const forgotten = new Set([...old, ...mine.filter((order) => !there.has(order))]);
+    this.timeline = withoutCommits(this.timeline, forgotten);
+    if (forgotten.size > 0) this.era++;
+  }
+
+  /**
+   * Whether the records hold commits that this page has never seen: it was away while more were made than the log keeps.
+   * @param count how many commits the records hold
+   * @param mine the places that it knew before the log was looked at
+   * @param there those that the log has
+   * @param folded those of them that the records hold
+   */
+  private hasMissed(
+    count: number,
+    mine: readonly string[],
+    there: ReadonlySet<string>,
+    folded: ReadonlySet<string>,
+  ): boolean {
+    const isNew = (order: string): boolean => !this.readFolded.has(order);
+    const cleared = mine.filter((order) => isNew(order) && !there.has(order)).length;
+    const held = this.timeline.commits.filter(
+      ({ order }) => isNew(order) && there.has(order) && folded.has(order),
+    ).length;
+    return count - this.readCount > cleared + held;
+  }
+
+  /** Reads everything anew; what is pending stays on top. */
+  private async readAnew(): Promise<void> {
+    const { database, log, engine } = this.parts;
+    const { timeline, count, folded, entryChunks } = await loadDatabase(database, log);
+    await engine.load(entryChunks);
+    void engine.loadNotes([...timeline.state.ownNotes.values()]);
+    this.timeline = timeline;
+    this.era++;
+    this.readCount = count;
+    this.readFolded = folded;
+    this.snapshot = {
+      state: timeline.state,
+      history: timeline.history,
+      version: this.snapshot.version + 1,
+    };
+    for (const { patch } of this.pending) this.show(patch, withPending(timeline.history, this.pending));
+    for (const listener of this.listeners) listener();
   }
 }

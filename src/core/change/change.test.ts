@@ -362,12 +362,14 @@ test('history undoes in reverse, redoes, and forgets what was undone when someth
   const state = stateWith(event({ id: 'e' }));
   const first = done(moveEntry(state, { entryId: 'e' }, shift(1), 'this', context()));
   const next = applyPatch(state, first);
-  const other = done(moveEntry(next, { entryId: 'e' }, shift(1), 'this', context()));
+  const other = { ...done(moveEntry(next, { entryId: 'e' }, shift(1), 'this', context())), id: 'other' };
   let history = recordCommit(recordCommit(emptyHistory, 'do', first), 'do', other);
   expect(undoPatch(history)!.changes[0]!.after).toEqual(other.changes[0]!.before);
   history = recordCommit(history, 'undo', undoPatch(history)!);
   expect(redoPatch(history)).toBe(other);
   expect(recordCommit(history, 'quiet', first)).toBe(history);
+  // Another page undid the same at the same time: one deed is undone.
+  expect(recordCommit(history, 'undo', inversePatch(other))).toBe(history);
   history = recordCommit(history, 'do', first);
   expect(redoPatch(history)).toBeUndefined();
 });

@@ -1,4 +1,4 @@
-import { inversePatch, type Patch } from './patch';
+import { inverseId, inversePatch, type Patch } from './patch';
 
 /** Why a patch was committed: by the person, to take back or bring back an earlier one, or quietly. */
 export const COMMIT_ROLES = ['do', 'undo', 'redo', 'quiet'] as const;
@@ -12,15 +12,23 @@ export interface History {
 
 export const emptyHistory: History = { done: [], undone: [] };
 
-/** The history after a commit. Doing something new forgets what was undone. */
+/**
+ * The history after a commit. Doing something new forgets what was undone. What is undone or done again is known by its
+ * id: two pages that undo the same deed at once have undone one.
+ */
 export function recordCommit(history: History, role: CommitRole, patch: Patch): History {
+  const { done, undone } = history;
   switch (role) {
     case 'do':
-      return { done: [...history.done, patch], undone: [] };
-    case 'undo':
-      return { done: history.done.slice(0, -1), undone: [...history.undone, ...history.done.slice(-1)] };
-    case 'redo':
-      return { done: [...history.done, ...history.undone.slice(-1)], undone: history.undone.slice(0, -1) };
+      return { done: [...done, patch], undone: [] };
+    case 'undo': {
+      const deed = done.findLast(({ id }) => inverseId(id) === patch.id);
+      return deed ? { done: done.filter((other) => other !== deed), undone: [...undone, deed] } : history;
+    }
+    case 'redo': {
+      const deed = undone.findLast(({ id }) => id === patch.id);
+      return deed ? { done: [...done, deed], undone: undone.filter((other) => other !== deed) } : history;
+    }
     case 'quiet':
       return history;
   }

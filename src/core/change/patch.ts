@@ -138,10 +138,13 @@ export function remove<Name extends CollectionName>(
   return { collection, id: record.id, before: record, after: null };
 }
 
+/** The id of the patch that takes another one back. */
+export const inverseId = (id: string): string => `${id}-`;
+
 /** The patch that takes another one back. */
 export const inversePatch = (patch: Patch): Patch => ({
   ...patch,
-  id: `${patch.id}-`,
+  id: inverseId(patch.id),
   changes: patch.changes
     .map((change) => ({ ...change, before: change.after, after: change.before }) as Change)
     .reverse(),

@@ -11,8 +11,8 @@ export function useUndoKeys(): void {
       const key = event.key.toLowerCase();
       if (key !== 'z' && key !== 'y') return;
       event.preventDefault();
-      if (event.shiftKey || key === 'y') commands.redo();
-      else commands.undo();
+      if (event.shiftKey || key === 'y') void commands.redo();
+      else void commands.undo();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -23,7 +23,7 @@ import type { State } from '@/core/model/state';
 import { DAY } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
-import { type FilesFailure, useOpenStore } from '@/store';
+import { type FilesFailure, type Turn, useOpenStore } from '@/store';
 import { words } from '@/ui/words';
 import { type Notice, type ScopeQuestion, useWorkspace, workspace } from './workspace';
 
@@ -94,9 +94,11 @@ export function useCommands(viewZone?: string) {
     /** Makes a change and says so; answers whether it was made. */
     const commit = (patch: Patch): boolean => {
       if (patch.changes.length === 0 || isClosed(readOnlyTouched(state(), patch))) return false;
-      void store.commit(patch);
-      const where = placeOf(state(), patch, context());
-      workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true, where });
+      // It is said when it is kept: what was said is never lost.
+      void store.commit(patch).then((isKept) => {
+        const where = placeOf(state(), patch, context());
+        if (isKept) workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true, where });
+      });
       return true;
     };
     /** Makes a change if it was not refused; answers the patch if it was made. */
@@ -131,23 +133,25 @@ export function useCommands(viewZone?: string) {
     };
 
     /** Undoes or does again so many changes, and says it. */
-    const turnBack = (count: unknown, step: () => Patch | undefined, isRedo: boolean): void => {
+    const turnBack = async (count: unknown, step: () => Turn | undefined, isRedo: boolean): Promise<void> => {
       const most = typeof count === 'number' ? count : 1;
-      const patches: Patch[] = [];
-      while (patches.length < most) {
-        const patch = step();
-        if (!patch) break;
-        patches.push(patch);
+      const turns: Turn[] = [];
+      while (turns.length < most) {
+        const turn = step();
+        if (!turn) break;
+        turns.push(turn);
       }
-      const [first] = patches;
+      const isKept = await Promise.all(turns.map(({ kept }) => kept));
+      if (isKept.includes(false)) return;
       const said = isRedo
         ? { one: words.redone, several: words.redoneSeveral, none: words.nothingToRedo }
         : { one: words.undone, several: words.undoneSeveral, none: words.nothingToUndo };
+      const [first] = turns;
       const text = !first
         ? said.none
-        : patches.length === 1
-          ? said.one(summaryText(first.summary))
-          : said.several(patches.length);
+        : turns.length === 1
+          ? said.one(summaryText(first.patch.summary))
+          : said.several(turns.length);
       workspace.say({ text, tone: 'done', undo: isRedo && first !== undefined });
     };
 
@@ -264,9 +268,9 @@ export function useCommands(viewZone?: string) {
         take(shiftByDays(state(), keys.map(targetOfKey), days, context()));
       },
       /** Takes back the latest change, or several. */
-      undo: (count?: unknown): void => turnBack(count, () => store.undo(), false),
+      undo: (count?: unknown): Promise<void> => turnBack(count, () => store.undo(), false),
       /** Does again what was undone last, or several. */
-      redo: (count?: unknown): void => turnBack(count, () => store.redo(), true),
+      redo: (count?: unknown): Promise<void> => turnBack(count, () => store.redo(), true),
     };
   }, [store, clock, viewZone]);
 }
