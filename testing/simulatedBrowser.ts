@@ -1,6 +1,6 @@
 import type { Patch } from '@/core/change/patch';
 import type { Entry } from '@/core/model/entry';
-import type { EngineClient } from '@/engine/client';
+import type { EngineClient } from '@/engine/asked';
 import { localEngine } from '@/engine/localEngine';
 import type { Database } from '@/store/database';
 import { databaseLog } from '@/store/databaseLog';

@@ -138,7 +138,7 @@ async function kept(page: Page): Promise<{ model: Model; setAside: number }> {
   const records = memory(await dump('orderly-week'));
   const log = databaseLog(memory(await dump('orderly-week-log')), localChannel());
   const { timeline, setAside } = await loadDatabase(records, log);
-  return { model: modelOf(timeline.state, timeline.history), setAside: setAside.length };
+  return { model: modelOf(timeline.state, timeline.history), setAside };
 }
 
 function memory(texts: [string, string][]): Database {

@@ -110,8 +110,11 @@ export function modelOf(state: State, history: History): Model {
   return { entries, done: history.done.map(deedOf), undone: history.undone.map(deedOf) };
 }
 
-/** How many of the latest deeds are compared: the log keeps fifty. */
-const COMPARED = 40;
+/**
+ * How many of the latest deeds have to be there after a start: the log keeps fifty commits, and to undo and to do again are
+ * commits, too.
+ */
+const KEPT_DEEDS = 15;
 
 /** In what two models differ, in words; undefined if they are equal. */
 export function difference(one: Model, other: Model): string | undefined {
@@ -121,11 +124,10 @@ export function difference(one: Model, other: Model): string | undefined {
   if (differing.length > 0)
     return `${differing.length} entries, ${differing[0]}: ${one.entries.get(differing[0]!)} and ${other.entries.get(differing[0]!)}`;
   for (const list of ['done', 'undone'] as const) {
+    const lengths = [one, other].map((model) => model[list].length);
+    const compared = Math.max(Math.min(...lengths), Math.min(KEPT_DEEDS, Math.max(...lengths)));
     const [labels, others] = [one, other].map((model) =>
-      model[list]
-        .slice(-COMPARED)
-        .map(({ label }) => label)
-        .join(', '),
+      (compared > 0 ? model[list].slice(-compared) : []).map(({ label }) => label).join(', '),
     );
     if (labels !== others) return `${list}: [${labels}] and [${others}]`;
   }

@@ -1,39 +1,51 @@
 import * as Comlink from 'comlink';
+import type { Asked } from './asked';
 import type { Engine } from './engine';
 import type { Files } from './files';
+import { type EngineThread, watchedEngine, type WatchedEngine } from './watchedEngine';
 
-type Asked<Method> = Method extends (...parameters: infer Parameters) => infer Result
-  ? (...parameters: Parameters) => Promise<Awaited<Result>>
-  : never;
-
-/** The engine as the store sees it, wherever it runs. */
-export type EngineClient = { [Name in keyof Engine]: Asked<Engine[Name]> };
 /** Files as the interface sees them. */
 export type FilesClient = { [Name in keyof Files]: Asked<Files[Name]> };
 
 const hasTemporal = (): boolean => 'Temporal' in globalThis;
 
 /** The engine in a worker of its own. Metro finds a worker by exactly this form of its address. */
-export function workerEngine(): EngineClient {
-  const remote = Comlink.wrap<Engine>(
-    hasTemporal()
-      ? new Worker(new URL('./engine.worker', import.meta.url))
-      : new Worker(new URL('./enginePolyfilled.worker', import.meta.url)),
-  );
+export function engineThread(): EngineThread {
+  const worker = hasTemporal()
+    ? new Worker(new URL('./engine.worker', import.meta.url))
+    : new Worker(new URL('./enginePolyfilled.worker', import.meta.url));
+  const remote = Comlink.wrap<Engine>(worker);
   return {
-    load: (chunks) => remote.load(chunks as string[]),
-    loadNotes: (notes) => remote.loadNotes(notes),
-    apply: (patch) => remote.apply(patch),
-    days: (query) => remote.days(query),
-    loads: (query) => remote.loads(query),
-    leftOut: (query) => remote.leftOut(query),
-    categories: () => remote.categories(),
-    find: (request) => remote.find(request),
-    prepareSearch: () => remote.prepareSearch(),
-    doubles: (events, closed) => remote.doubles(events, closed),
-    reminders: (from, to, zone, pattern, unlisted) => remote.reminders(from, to, zone, pattern, unlisted),
+    engine: {
+      load: (chunks, aside) => remote.load(chunks as string[], aside as string[]),
+      loadNotes: (notes) => remote.loadNotes(notes),
+      sayAt: (listener) => remote.sayAt(listener && Comlink.proxy(listener)),
+      apply: (patch) => remote.apply(patch),
+      days: (query) => remote.days(query),
+      loads: (query) => remote.loads(query),
+      leftOut: (query) => remote.leftOut(query),
+      troubled: () => remote.troubled(),
+      categories: () => remote.categories(),
+      find: (request) => remote.find(request),
+      prepareSearch: () => remote.prepareSearch(),
+      doubles: (events, closed) => remote.doubles(events, closed),
+      reminders: (from, to, zone, pattern, unlisted) => remote.reminders(from, to, zone, pattern, unlisted),
+    },
+    end: () => worker.terminate(),
+    onDeath: (died) => worker.addEventListener('error', died),
   };
 }
+
+/** The engine in a worker that is started anew where it answers no more. */
+export const workerEngine = (silenced: readonly string[]): WatchedEngine =>
+  watchedEngine({
+    start: engineThread,
+    silenced,
+    every: (look, milliseconds) => {
+      const timer = setInterval(look, milliseconds);
+      return () => clearInterval(timer);
+    },
+  });
 
 let files: FilesClient | undefined;
 

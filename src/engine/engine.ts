@@ -8,7 +8,7 @@ import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
 import { type Occurrence, takenSpans } from '@/core/schedule/occurrence';
-import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { dayWindow, OccurrenceIndex, type Trouble } from '@/core/schedule/occurrenceIndex';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
 
 /** What a view of days asks for. Days as day numbers, half-open. */
@@ -36,6 +36,14 @@ export interface DaysAnswer {
   readonly filteredOut: number;
   /** Minutes that each calendar takes, hidden ones too. */
   readonly calendarMinutes: Readonly<Record<string, number>>;
+  /** How many entries could not be asked about, anywhere. */
+  readonly troubled: number;
+}
+
+/** An entry that questions leave out, in whole or but for its start. */
+export interface TroubledEntry {
+  readonly entryId: string;
+  readonly reason: Trouble;
 }
 
 /** Two entries that look like one, by their ids. */
@@ -50,10 +58,21 @@ export class Engine {
   private readonly index = new OccurrenceIndex();
   private readonly search = new EntrySearch(this.index);
 
-  /** Replaces all entries. Each chunk is a JSON list of entries that the store has checked already. */
-  load(chunks: readonly string[]): void {
+  /**
+   * Replaces all entries. Each chunk is a JSON list of entries that the store has checked already.
+   * @param aside entries that are not asked about
+   */
+  load(chunks: readonly string[], aside: readonly string[] = []): void {
     this.search.reset();
-    this.index.load(chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]));
+    this.index.load(
+      chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]),
+      new Set(aside),
+    );
+  }
+
+  /** Says from now on which entry it is at, before it is asked about, and after that none; no more without a listener. */
+  sayAt(listener?: (entryId: string | undefined) => void): void {
+    this.index.sayAt(listener);
   }
 
   /** Replaces all notes of the person's own, which are searched with the entries that they are on. */
@@ -92,7 +111,13 @@ export class Engine {
       ),
       filteredOut: all.length - occurrences.length,
       calendarMinutes: minutesByCalendar(all, dayWindow(firstDay, endDay, zone)),
+      troubled: this.index.troubled().size,
     };
+  }
+
+  /** The entries that questions leave out, and why. */
+  troubled(): readonly TroubledEntry[] {
+    return [...this.index.troubled()].map(([entryId, reason]) => ({ entryId, reason }));
   }
 
   /** How many occurrences on days the filter and hidden calendars leave out. */

@@ -16,7 +16,10 @@ export { useCategoryColours, useFolded, usePeriodSets, usePresets } from './reac
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { useSearch } from './react/useSearch';
-export { openStore, type StartData } from './start';
+export { readRecordText, type SetAside } from './aside';
+export { useAside, useStoragePersists, useTroubled } from './react/useAside';
+export { openPlainly, openStore, type StartData } from './start';
+export { countStart, MOST_STARTS, startWorked } from './startCount';
 export { workerFiles as calendarFiles } from '@/engine/client';
 export type { DaysAnswer, FoundDouble } from '@/engine/engine';
 export type { ReadCalendar, ReadTable } from '@/engine/files';

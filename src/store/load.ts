@@ -1,17 +1,12 @@
 import { COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
 import { ATTACHMENT_PREFIX } from './attachmentFiles';
+import { ASIDE_LOG, ASIDE_PREFIX, parseJson, readRecord, salvage } from './aside';
 import { collectionOfKey, writeChunks } from './chunks';
-import { type CommitLog, readCommits } from './commitLog';
+import { type CommitLog, type LogEntry, readCommits } from './commitLog';
 import type { Database } from './database';
-import { ASIDE_PREFIX, META_KEY, parseMeta } from './meta';
+import { META_KEY, parseMeta } from './meta';
 import { migrateFirst } from './migrateFirst';
 import { type Timeline, timelineOf } from './timeline';
-
-/** A record, or a chunk of records, that could not be read: kept under a key of its own. */
-export interface SetAside {
-  readonly key: string;
-  readonly reason: string;
-}
 
 export interface Loaded {
   readonly timeline: Timeline;
@@ -19,7 +14,8 @@ export interface Loaded {
   readonly count: number;
   /** The places of the commits that the records hold, of those that the log has. */
   readonly folded: ReadonlySet<string>;
-  readonly setAside: readonly SetAside[];
+  /** How many records and commits could not be read this time, and were put aside. */
+  readonly setAside: number;
   /** The entries as texts for the engine, each a JSON list: those that were read, if all of them hold. */
   readonly entryChunks: readonly string[];
   /** Whether there was no data at all. */
@@ -28,29 +24,20 @@ export interface Loaded {
 
 interface ReadChunk {
   readonly records: { id: string }[];
-  readonly bad: { key: string; text: string; reason: string }[];
+  /** What can't be read, as texts. */
+  readonly bad: string[];
 }
 
-function readChunk(key: string, collection: CollectionName, text: string): ReadChunk {
-  let list: unknown;
-  try {
-    list = JSON.parse(text);
-  } catch {
-    list = undefined;
-  }
-  if (!Array.isArray(list))
-    return { records: [], bad: [{ key: `${ASIDE_PREFIX}${key}`, text, reason: 'not a list' }] };
+function readChunk(collection: CollectionName, text: string): ReadChunk {
+  const list = parseJson(text);
+  // One that is damaged somewhere is read as far as it can be.
+  const { values, rest } = Array.isArray(list) ? { values: list as unknown[], rest: '' } : salvage(text);
   const records: { id: string }[] = [];
-  const bad: ReadChunk['bad'] = [];
-  for (const [position, item] of list.entries()) {
-    const parsed = COLLECTIONS[collection].safeParse(item);
-    if (parsed.success) records.push(parsed.data);
-    else
-      bad.push({
-        key: `${ASIDE_PREFIX}${key}/${(item as { id?: string } | null)?.id ?? position}`,
-        text: JSON.stringify(item),
-        reason: parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '),
-      });
+  const bad = rest === '' ? [] : [rest];
+  for (const value of values) {
+    const { record } = readRecord(collection, value);
+    if (record) records.push(record);
+    else bad.push(JSON.stringify(value));
   }
   return { records, bad };
 }
@@ -74,6 +61,7 @@ export async function loadDatabase(
     readCommits(log, logKeys),
   ]);
   const meta = parseMeta(texts[META_KEY]);
+  const unread = await keepUnread(database, log, logKeys, kept);
   const entryTexts = Object.entries(texts).flatMap(([key, text]) =>
     collectionOfKey(key) === 'entries' && text !== null ? [text] : [],
   );
@@ -81,48 +69,75 @@ export async function loadDatabase(
   const collections = Object.fromEntries(
     Object.keys(COLLECTIONS).map((name) => [name, new Map<string, unknown>()]),
   ) as Record<CollectionName, Map<string, unknown>>;
-  const bad: ReadChunk['bad'] = [];
-  const badKeys: string[] = [];
+  const bad = new Map<string, readonly string[]>();
   for (const [key, text] of Object.entries(texts)) {
     const collection = collectionOfKey(key);
     if (!collection || text === null) continue;
-    const chunk = readChunk(key, collection, text);
+    const chunk = readChunk(collection, text);
     for (const record of chunk.records) collections[collection].set(record.id, record);
-    bad.push(...chunk.bad);
-    if (chunk.bad.length > 0) badKeys.push(key);
+    if (chunk.bad.length > 0) bad.set(key, chunk.bad);
   }
   const records = collections as unknown as State;
-  if (bad.length > 0) await keepAside(database, bad, badKeys, records);
+  if (bad.size > 0) await keepAside(database, bad, records, keys);
 
   const first = await migrateFirst(database, log, texts, records);
   const folded = new Set(first ? first.log.map(({ order }) => order) : meta?.folded);
   const timeline = timelineOf(first?.state ?? records, first ? first.log : kept, folded);
-  const isChanged = bad.length > 0 || timeline.state.entries !== records.entries;
+  const isChanged = bad.size > 0 || timeline.state.entries !== records.entries;
   return {
     timeline,
     count: first?.count ?? meta?.count ?? 0,
     folded,
-    setAside: bad.map(({ key, reason }) => ({ key, reason })),
+    setAside: [...bad.values()].reduce((count, texts) => count + texts.length, 0) + unread.length,
     entryChunks: isChanged ? [JSON.stringify([...timeline.state.entries.values()])] : entryTexts,
     isNew: !first && kept.length === 0 && keys.every((key) => key.startsWith(ATTACHMENT_PREFIX)),
   };
 }
 
-/** Writes what can't be read under keys of its own and takes it out of its chunk, in one transaction. */
+/** Puts commits aside that can't be read; their places. */
+async function keepUnread(
+  database: Database,
+  log: CommitLog,
+  keys: readonly string[],
+  read: readonly LogEntry[],
+): Promise<string[]> {
+  const known = new Set(read.map(({ order }) => order));
+  const unread = keys.filter((key) => !known.has(key));
+  const texts = unread.length > 0 ? await log.read(unread) : new Map<string, string>();
+  if (texts.size === 0) return [];
+  await database.setMany(
+    Object.fromEntries([...texts].map(([order, text]) => [`${ASIDE_LOG}${order}`, text])),
+  );
+  await log.remove([...texts.keys()]);
+  return [...texts.keys()];
+}
+
+/** Puts what can't be read under keys of its own and takes it out of its chunk, in one transaction. */
 async function keepAside(
   database: Database,
-  bad: ReadChunk['bad'],
-  badKeys: readonly string[],
+  bad: ReadonlyMap<string, readonly string[]>,
   state: State,
+  keys: readonly string[],
 ): Promise<void> {
-  const aside = Object.fromEntries(bad.map(({ key, text }) => [key, text]));
-  const emptied = Object.fromEntries(badKeys.map((key) => [key, '[]']));
-  const records = badKeys.flatMap((key) => {
+  // What was put aside from the same chunk before stays.
+  const taken = new Set(keys);
+  const aside: Record<string, string> = {};
+  for (const [chunk, texts] of bad) {
+    let number = 0;
+    for (const text of texts) {
+      let key: string;
+      do key = `${ASIDE_PREFIX}${chunk}/${number++}`;
+      while (taken.has(key));
+      aside[key] = text;
+    }
+  }
+  const emptied = Object.fromEntries([...bad.keys()].map((key) => [key, '[]']));
+  const records = [...bad.keys()].flatMap((key) => {
     const collection = collectionOfKey(key)!;
     return [...state[collection].keys()].map((id) => ({ collection, id }));
   });
   const rest = Object.fromEntries(
-    Object.entries(await writeChunks(state, records)).filter(([key]) => badKeys.includes(key)),
+    Object.entries(await writeChunks(state, records)).filter(([key]) => bad.has(key)),
   );
   await database.setMany({ ...aside, ...emptied, ...rest });
 }

@@ -11,7 +11,6 @@ export const Meta = z.object({
 export type Meta = z.infer<typeof Meta>;
 
 export const META_KEY = 'meta';
-export const ASIDE_PREFIX = 'aside/';
 
 /** The data was written by a later version of the application. */
 export class NewerDataError extends Error {}

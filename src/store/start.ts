@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clearOldBin } from '@/core/change/binChanges';
-import type { Change, Patch } from '@/core/change/patch';
+import { type Mended, mendState } from '@/core/change/mendState';
+import type { Change, ChangeContext, Patch } from '@/core/change/patch';
 import { Calendar } from '@/core/model/calendar';
 import { Category } from '@/core/model/category';
 import { Entry } from '@/core/model/entry';
@@ -9,11 +10,13 @@ import { PeriodSet } from '@/core/model/periodSet';
 import { Settings } from '@/core/model/settings';
 import { ViewPreset } from '@/core/model/viewPreset';
 import { isKnownZone } from '@/core/time/zones';
+import type { EngineClient } from '@/engine/asked';
 import { workerEngine } from '@/engine/client';
 import type { AttachmentFiles } from './attachmentFiles';
 import { browserLog } from './browserLog';
 import { openDatabase } from './database';
 import { browserHandover } from './handover';
+import { followSilenced, silencedEntries } from './silencedEntries';
 import { Store } from './store';
 import { browserTabs } from './tabs';
 
@@ -118,17 +121,28 @@ async function begin(files: AttachmentFiles): Promise<Patch> {
   return { id: 'start', at: now, summary: { what: 'imported', count: changes.length }, changes };
 }
 
-/** Opens the browser's data; begins it where there is none. */
-export async function openStore(): Promise<Store> {
+const context = (): ChangeContext => ({
+  now: Date.now(),
+  newId: () => crypto.randomUUID(),
+  zone: deviceZone(),
+});
+
+/** What calendars are called whose names are lost. */
+const FOUND_AGAIN = 'Found again';
+
+/** Opens the browser's data; begins it where there is none, and makes whole what it lacks. */
+export async function openStore(): Promise<{ store: Store; mended: Mended | undefined }> {
   if (!('Temporal' in globalThis)) await import('temporal-polyfill/global');
+  const engine = workerEngine(silencedEntries());
   const store = await Store.open({
     database: openDatabase(),
     log: browserLog(),
-    engine: workerEngine(),
+    engine,
     tabs: browserTabs(),
     handover: browserHandover(),
     begin,
   });
+  followSilenced(store, engine);
   if (!store.getSnapshot().state.settings.has('settings')) {
     const settings = initialSettings(deviceZone(), deviceWeekStart());
     await store.commit(
@@ -141,11 +155,9 @@ export async function openStore(): Promise<Store> {
       'quiet',
     );
   }
-  const old = clearOldBin(store.getSnapshot().state, {
-    now: Date.now(),
-    newId: () => crypto.randomUUID(),
-    zone: 'UTC',
-  });
+  const mending = mendState(store.getSnapshot().state, context(), FOUND_AGAIN);
+  if (mending) await store.commit(mending.patch, 'quiet');
+  const old = clearOldBin(store.getSnapshot().state, { ...context(), zone: 'UTC' });
   if (old) await store.commit(old, 'quiet');
   // A page that was out of sight may have been asleep while others went on.
   document.addEventListener('visibilitychange', () => {
@@ -154,6 +166,23 @@ export async function openStore(): Promise<Store> {
   requestIdleCallback(() => {
     const { state, history } = store.getSnapshot();
     void store.files.sweep(state, [...history.done, ...history.undone]).catch(() => undefined);
+    // Asked once: browsers that keep what is persistent may clear other data where room is short.
+    void navigator.storage?.persist?.().catch(() => false);
   });
-  return store;
+  return { store, mended: mending?.mended };
 }
+
+/** An engine that holds nothing and answers nothing. */
+const noEngine = new Proxy({} as EngineClient, {
+  get: (_, name) => (name === 'then' ? undefined : () => Promise.resolve(undefined)),
+});
+
+/** Opens what can be read and does nothing else with it: for a page that did not open otherwise. */
+export const openPlainly = (): Promise<Store> =>
+  Store.open({
+    database: openDatabase(),
+    log: browserLog(),
+    engine: noEngine,
+    tabs: browserTabs(),
+    handover: browserHandover(),
+  });

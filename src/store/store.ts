@@ -1,8 +1,9 @@
 import { type CommitRole, type History, recordCommit, redoPatch, undoPatch } from '@/core/change/history';
 import { applyPatch, type Change, type Patch } from '@/core/change/patch';
 import { rebasePatch } from '@/core/change/rebase';
-import type { State } from '@/core/model/state';
-import type { EngineClient } from '@/engine/client';
+import { COLLECTION_NAMES, type State } from '@/core/model/state';
+import type { EngineClient } from '@/engine/asked';
+import { readAside, type SetAside } from './aside';
 import { AttachmentFiles, type FilesFailure } from './attachmentFiles';
 import {
   type CommitFailure,
@@ -17,7 +18,7 @@ import {
 import type { Database } from './database';
 import { fold } from './fold';
 import type { Handover } from './handover';
-import { type Loaded, loadDatabase, type SetAside } from './load';
+import { type Loaded, loadDatabase } from './load';
 import { META_KEY, parseMeta } from './meta';
 import type { Tabs } from './tabs';
 import { recordIn, recordKey, type Timeline, withCommit, withoutCommits } from './timeline';
@@ -112,8 +113,8 @@ export class Store {
   /** Grows when commits are forgotten: what was being read before may be among them. */
   private era = 0;
 
-  /** Records that could not be read at the start. */
-  readonly setAside: readonly SetAside[];
+  /** How many records could not be read at the start, and were put aside. */
+  readonly setAside: number;
   /** Whether there was no data when it opened. */
   readonly isNew: boolean;
 
@@ -220,6 +221,22 @@ export class Store {
   redo(): Turn | undefined {
     const patch = redoPatch(this.snapshot.history);
     return patch && { patch, kept: this.commit(patch, 'redo') };
+  }
+
+  /** What could not be read, at this start or before. */
+  readAside(): Promise<SetAside[]> {
+    return readAside(this.parts.database);
+  }
+
+  /** Throws something away for good that was set aside; or forgets it, when it was mended. */
+  forgetAside(key: string): Promise<void> {
+    return this.parts.database.removeItem(key);
+  }
+
+  /** Has everything asked anew that was asked of the engine: it leaves out others than before. */
+  askAnew(): void {
+    this.snapshot = { ...this.snapshot, version: this.snapshot.version + 1 };
+    for (const listener of this.listeners) listener();
   }
 
   /** Settles when everything committed so far is kept or taken back. */
@@ -414,7 +431,9 @@ export class Store {
     const { commits, state } = this.timeline;
     const fresh = commits.filter(({ order }) => there.has(order) && !folded.has(order));
     const kept = [...folded].filter((order) => there.has(order));
-    if (fresh.length > 0 || !meta) await fold(database, state, fresh, meta, kept);
+    // Where there is nothing yet, nothing is said of it: it is still to be begun.
+    const isGone = !meta && COLLECTION_NAMES.some((name) => state[name].size > 0);
+    if (fresh.length > 0 || isGone) await fold(database, state, fresh, meta, kept);
     this.readCount = (meta?.count ?? 0) + fresh.length;
     this.readFolded = new Set([...kept, ...fresh.map(({ order }) => order)]);
     const old = outdated(commits.filter(({ order }) => there.has(order))).map(({ order }) => order);

@@ -3,16 +3,15 @@ import type { EventTime } from '@/core/model/eventTime';
 import type { RecurrenceRule } from '@/core/recurrence/rule';
 import { readRules } from '@/core/recurrence/series';
 import type { RuleStart } from '@/core/recurrence/until';
-import { wallOf } from '@/core/time/eventTime';
+import { ownZone, wallOf } from '@/core/time/eventTime';
 import { locale } from './dates';
 import { words } from './words';
 
 /** The start of an event as rules are read and said for it. */
-export const ruleStartOf = (start: EventTime): RuleStart => ({
-  wall: wallOf(start),
-  allDay: start.kind === 'date',
-  ...(start.kind === 'zoned' ? { zone: start.zone } : {}),
-});
+export function ruleStartOf(start: EventTime): RuleStart {
+  const zone = ownZone(start);
+  return { wall: wallOf(start), allDay: start.kind === 'date', ...(zone === undefined ? {} : { zone }) };
+}
 
 const capitalised = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 

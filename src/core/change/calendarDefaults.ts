@@ -2,7 +2,7 @@ import type { Calendar } from '../model/calendar';
 import type { EventTime } from '../model/eventTime';
 import { localString, MINUTE } from '../time/civil';
 import { atWall, instantOf, wallOf } from '../time/eventTime';
-import { instantToWall } from '../time/zones';
+import { instantToWall, isKnownZone } from '../time/zones';
 
 /** The same instant on the clock of a calendar's home zone, for a new entry that was given in the zone of the view. */
 export function inCalendarZone(
@@ -10,7 +10,7 @@ export function inCalendarZone(
   calendar: Pick<Calendar, 'zone'> | undefined,
   viewZone: string,
 ): EventTime {
-  if (time.kind !== 'zoned' || time.zone !== viewZone || !calendar?.zone || calendar.zone === viewZone)
+  if (time.kind !== 'zoned' || time.zone !== viewZone || !calendar?.zone || !isKnownZone(calendar.zone))
     return time;
   const wall = instantToWall(calendar.zone, instantOf(time, viewZone));
   return { kind: 'zoned', local: localString(wall), zone: calendar.zone };

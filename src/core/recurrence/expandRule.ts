@@ -29,12 +29,14 @@ function timesOfDay(rule: RecurrenceRule, start: number): number[] {
   return [...new Set(times)].sort((a, b) => a - b);
 }
 
-function pick(times: number[], positions: readonly number[]): number[] {
-  if (positions.length === 0) return times;
-  const picked = positions
-    .map((position) => times[position > 0 ? position - 1 : times.length + position])
-    .filter((time) => time !== undefined);
-  return [...new Set(picked)].sort((a, b) => a - b);
+/** The places that BYSETPOS picks out of so many, ascending; all of them without it. */
+function* picked(total: number, positions: readonly number[]): Generator<number> {
+  if (positions.length === 0) {
+    for (let place = 0; place < total; place++) yield place;
+    return;
+  }
+  const places = positions.map((position) => (position > 0 ? position - 1 : total + position));
+  yield* [...new Set(places)].filter((place) => place >= 0 && place < total).sort((a, b) => a - b);
 }
 
 /** The periods of a rule, counted from the one that holds the start: which holds a day, and the days of each. */
@@ -95,7 +97,12 @@ function periodsOf(rule: RecurrenceRule, startDay: number): Periods {
   }
 }
 
-function* longPeriods(rule: RecurrenceRule, start: number, window: WallRange): Generator<number> {
+function* longPeriods(
+  rule: RecurrenceRule,
+  start: number,
+  window: WallRange,
+  spend: Spend,
+): Generator<number> {
   const periods = periodsOf(rule, Math.floor(start / DAY));
   const times = timesOfDay(rule, start);
   // One period earlier: a week of BYWEEKNO may begin in the year before, and SKIP may reach into the next period.
@@ -103,17 +110,22 @@ function* longPeriods(rule: RecurrenceRule, start: number, window: WallRange): G
   let empty = 0;
   for (; empty < EMPTY_PERIODS && periods.firstDay(index) * DAY < window.end; index++) {
     const days = periods.days(index);
-    const walls =
-      times.length === 1
-        ? days.map((day) => day * DAY + times[0]!)
-        : days.flatMap((day) => times.map((time) => day * DAY + time));
-    const picked = pick(walls, rule.bySetPosition);
-    empty = picked.length === 0 ? empty + 1 : 0;
-    yield* picked;
+    spend(1 + days.length);
+    empty++;
+    // One after the other: a day of all its seconds is never held as a list.
+    for (const place of picked(days.length * times.length, rule.bySetPosition)) {
+      empty = 0;
+      yield days[Math.floor(place / times.length)]! * DAY + times[place % times.length]!;
+    }
   }
 }
 
-function* shortPeriods(rule: RecurrenceRule, start: number, window: WallRange): Generator<number> {
+function* shortPeriods(
+  rule: RecurrenceRule,
+  start: number,
+  window: WallRange,
+  spend: Spend,
+): Generator<number> {
   const unit = SHORT[rule.frequency as keyof typeof SHORT];
   const step = unit * rule.interval;
   const passes = (given: readonly number[], value: number) => given.length === 0 || given.includes(value);
@@ -122,7 +134,9 @@ function* shortPeriods(rule: RecurrenceRule, start: number, window: WallRange): 
   if (window.start > at) at += Math.floor((window.start - at) / step) * step;
   // Periods that a limit rules out are passed over by the day, the hour or the minute.
   const skipTo = (boundary: number) => (at += Math.max(1, Math.ceil((boundary - at) / step)) * step);
+  // A period counts as empty until it gives a time: BYSETPOS may pick none.
   for (let empty = 0; empty < EMPTY_PERIODS && at < window.end; empty++) {
+    spend(1);
     const day = Math.floor(at / DAY);
     if (!passesDayLimits(rule, day)) {
       skipTo((day + 1) * DAY);
@@ -140,8 +154,8 @@ function* shortPeriods(rule: RecurrenceRule, start: number, window: WallRange): 
       continue;
     }
     if (rule.frequency === 'SECONDLY') {
-      if (passes(rule.bySecond, Math.floor(at / 1000) % 60)) {
-        yield* pick([at], rule.bySetPosition);
+      if (passes(rule.bySecond, Math.floor(at / 1000) % 60) && !picked(1, rule.bySetPosition).next().done) {
+        yield at;
         empty = 0;
       }
       at += step;
@@ -150,25 +164,39 @@ function* shortPeriods(rule: RecurrenceRule, start: number, window: WallRange): 
     const seconds = or(rule.bySecond, Math.floor(start / 1000) % 60);
     const minutes =
       rule.frequency === 'HOURLY' ? or(rule.byMinute, Math.floor(start / MINUTE) % 60) : [minute];
-    const times = minutes.flatMap((m) => seconds.map((s) => hourStart + m * MINUTE + Math.min(s, 59) * 1000));
-    yield* pick(
-      [...new Set(times)].sort((a, b) => a - b),
-      rule.bySetPosition,
-    );
-    empty = 0;
+    const times = [
+      ...new Set(minutes.flatMap((m) => seconds.map((s) => hourStart + m * MINUTE + Math.min(s, 59) * 1000))),
+    ].sort((a, b) => a - b);
+    for (const place of picked(times.length, rule.bySetPosition)) {
+      empty = 0;
+      yield times[place]!;
+    }
     at += step;
   }
 }
 
 /** The most dates that one call gives. */
 export const MOST_DATES = 1_000_000;
+/** The most steps that one call takes: periods looked at, days in them, and times that are passed over. */
+const MOST_STEPS = 3_000_000;
 
-/** A rule makes more dates within a window than anyone can look at. */
+/** A rule makes more dates within a window than anyone can look at, or takes too long to look through. */
 export class TooManyDatesError extends RangeError {
   constructor() {
-    super(`a rule makes more than ${MOST_DATES} dates`);
+    super(`a rule makes more than ${MOST_DATES} dates, or takes more than ${MOST_STEPS} steps`);
     this.name = 'TooManyDatesError';
   }
+}
+
+/** Takes steps off what is left of them. */
+type Spend = (steps: number) => void;
+
+function budget(steps: number): Spend {
+  let left = steps;
+  return (spent) => {
+    left -= spent;
+    if (left < 0) throw new TooManyDatesError();
+  };
 }
 
 /**
@@ -179,7 +207,8 @@ export class TooManyDatesError extends RangeError {
  * @param start wall time of DTSTART
  * @param until the last wall time allowed, inclusive (UNTIL, already on this wall clock)
  * @param most a number of dates after which it stops
- * @throws TooManyDatesError if there are more than `MOST_DATES` and no smaller `most` was given
+ * @throws TooManyDatesError if there are more than `MOST_DATES` and no smaller `most` was given, or if it takes more steps than
+ *   any rule needs that means something
  */
 export function expandRule(
   rule: RecurrenceRule,
@@ -196,10 +225,14 @@ export function expandRule(
     start: rule.count === undefined ? window.start : start,
     end: Math.min(window.end, last + 1),
   };
+  const spend = budget(MOST_STEPS);
   const walls =
-    rule.frequency in SHORT ? shortPeriods(rule, start, walked) : longPeriods(rule, start, walked);
+    rule.frequency in SHORT
+      ? shortPeriods(rule, start, walked, spend)
+      : longPeriods(rule, start, walked, spend);
   let previous = start;
   for (const wall of walls) {
+    spend(1);
     if (wall <= previous) continue;
     previous = wall;
     if (remaining-- <= 0 || wall > last || wall >= window.end || result.length >= most) break;

@@ -61,7 +61,8 @@ export class RecurrenceRuleError extends Error {
 }
 
 function numbers(name: string, text: string, low: number, high: number, negative = false): number[] {
-  return text.split(',').map((item) => {
+  // Each once: a list may name millions.
+  return [...new Set(text.split(','))].map((item) => {
     const value = Number(item);
     const size = Math.abs(value);
     const fits = /^[+-]?\d+$/.test(item) && size >= low && size <= high && (negative || value >= 0);
@@ -71,7 +72,7 @@ function numbers(name: string, text: string, low: number, high: number, negative
 }
 
 function byDay(text: string): ByDay[] {
-  return text.split(',').map((item) => {
+  return [...new Set(text.split(','))].map((item) => {
     const match = /^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/.exec(item);
     if (!match) throw new RecurrenceRuleError(`BYDAY=${text}`);
     return {

@@ -24,16 +24,20 @@ export class RuleBlocks {
     this.endless = { ...rule, count: undefined, until: undefined };
   }
 
-  /** The wall times within a window and up to `until`, inclusive, ascending. */
-  between(window: WallRange, until: number): number[] {
+  /**
+   * The wall times within a window and up to `until`, inclusive, ascending.
+   * @param most a number of dates after which it need not go on
+   */
+  between(window: WallRange, until: number, most = Infinity): number[] {
     const from = Math.max(window.start, this.start);
     const end = Math.min(window.end, until + 1);
     if (end <= from) return [];
     const first = Math.floor((from - this.start) / BLOCK);
     const last = Math.floor((end - 1 - this.start) / BLOCK);
-    if (!(last - first <= WIDE)) return expandRule(this.endless, this.start, { start: from, end });
+    if (!(last - first <= WIDE))
+      return expandRule(this.endless, this.start, { start: from, end }, Infinity, most);
     const walls: number[] = [];
-    for (let number = first; number <= last; number++)
+    for (let number = first; number <= last && walls.length < most; number++)
       for (const wall of this.block(number)) if (wall >= from && wall < end) walls.push(wall);
     return walls;
   }

@@ -1,5 +1,5 @@
-import { DAY, civilDate, parseDate, parseLocal } from '../time/civil';
-import { expandRule, LAST_WALL } from './expandRule';
+import { DAY, HOUR, MINUTE, civilDate, parseDate, parseLocal } from '../time/civil';
+import { expandRule, LAST_WALL, TooManyDatesError } from './expandRule';
 import { explicitRule, type RecurrenceRule } from './rule';
 
 /** What is wrong with a rule that can be read. The interface has the words. */
@@ -23,16 +23,47 @@ export const MOST_DATES_A_YEAR = 100_000;
 const timesADay = (rule: RecurrenceRule): number =>
   [rule.byHour, rule.byMinute, rule.bySecond].reduce((times, part) => times * Math.max(1, part.length), 1);
 
+const UNITS: Partial<Record<RecurrenceRule['frequency'], number>> = {
+  SECONDLY: 1000,
+  MINUTELY: MINUTE,
+  HOURLY: HOUR,
+};
+
+/** Whether a rule has no part that adds dates to its periods or leaves any out. */
+const isBare = (rule: RecurrenceRule): boolean =>
+  [
+    rule.byMonth,
+    rule.byWeekNumber,
+    rule.byYearDay,
+    rule.byMonthDay,
+    rule.byDay,
+    rule.byHour,
+    rule.byMinute,
+    rule.bySecond,
+    rule.bySetPosition,
+  ].every((part) => part.length === 0);
+
 /** Whether a rule makes so many dates that no view can hold them. Looks at one year after the start at the most. */
 export function makesTooManyDates(rule: RecurrenceRule, start: number): boolean {
   if (rule.count !== undefined) return rule.count > MOST_DATES_A_YEAR;
   if (timesADay(rule) > 1440) return true;
-  const isShort =
-    rule.frequency === 'SECONDLY' || rule.frequency === 'MINUTELY' || rule.frequency === 'HOURLY';
-  if (!isShort && timesADay(rule) * 366 <= MOST_DATES_A_YEAR) return false;
+  const unit = UNITS[rule.frequency];
+  // Without limits they can be counted.
+  if (unit && isBare(rule) && (366 * DAY) / (unit * rule.interval) <= MOST_DATES_A_YEAR) return false;
+  if (!unit && timesADay(rule) * 366 <= MOST_DATES_A_YEAR) return false;
   const until = rule.until ? untilWall(rule) : Infinity;
   const year = { start, end: start + 366 * DAY };
-  return expandRule(rule, start, year, until, MOST_DATES_A_YEAR + 1).length > MOST_DATES_A_YEAR;
+  return datesOf(() => expandRule(rule, start, year, until, MOST_DATES_A_YEAR + 1)) > MOST_DATES_A_YEAR;
+}
+
+/** How many dates an expansion gives; infinitely many where it takes too long to say. */
+function datesOf(expand: () => number[]): number {
+  try {
+    return expand().length;
+  } catch (error) {
+    if (error instanceof TooManyDatesError) return Infinity;
+    throw error;
+  }
 }
 
 /** UNTIL as a wall time, of a UTC one without its zone: right to a day, which is enough to judge a rule. */
@@ -68,8 +99,9 @@ export function problemsOfRule(rule: RecurrenceRule, start: number): RuleProblem
   if (makesTooManyDates(rule, start)) problems.push('too-many-dates');
   else if (rule.count !== 1 && !problems.includes('until-before-start')) {
     const endless = { ...rule, count: undefined, until: undefined };
-    const next = expandRule(endless, start, { start: start + 1, end: LAST_WALL }, Infinity, 1);
-    if (next.length === 0 && !problems.includes('beyond-calendar')) problems.push('no-dates');
+    const next = datesOf(() => expandRule(endless, start, { start: start + 1, end: LAST_WALL }, Infinity, 1));
+    if (next === Infinity) problems.push('too-many-dates');
+    else if (next === 0 && !problems.includes('beyond-calendar')) problems.push('no-dates');
   }
   return problems;
 }

@@ -3,7 +3,7 @@ import type { EventTime } from '../model/eventTime';
 import { DAY, parseDate, parseLocal } from '../time/civil';
 import { recurrenceKey, wallOf, zoneOf } from '../time/eventTime';
 import { instantToWall, wallToInstant } from '../time/zones';
-import { expandRule, LAST_WALL, type WallRange } from './expandRule';
+import { expandRule, LAST_WALL, TooManyDatesError, type WallRange } from './expandRule';
 import { parseRule, type RecurrenceRule, RecurrenceRuleError, type Until } from './rule';
 import { RuleBlocks } from './ruleBlocks';
 import { makesTooManyDates, MOST_DATES_A_YEAR } from './ruleProblems';
@@ -27,6 +27,12 @@ interface CompiledRule {
   readonly isDense: boolean;
 }
 
+/** What is left out: whole days, as day numbers, and wall times. */
+interface Exceptions {
+  readonly days: ReadonlySet<number>;
+  readonly walls: ReadonlySet<number>;
+}
+
 /** A further date with an end of its own: its wall time, and its length in milliseconds. */
 interface Period {
   readonly wall: number;
@@ -46,7 +52,10 @@ export class Series {
   private readonly exceptions: readonly EventTime[];
   private readonly exactLengthByZone = new Map<string, number>();
   private readonly lastWallByZone = new Map<string, number>();
-  private readonly periodsByZone = new Map<string, readonly Period[]>();
+  private readonly periodsByZone = new Map<string, ReadonlyMap<number, Period>>();
+  private readonly furtherByZone = new Map<string, readonly number[]>();
+  private readonly exceptionsByZone = new Map<string, Exceptions>();
+  private isHeldBack = false;
   /** The occurrences of a counted rule, walked once. */
   private readonly countedWalls = new Map<CompiledRule, number[]>();
 
@@ -82,24 +91,32 @@ export class Series {
    * The dates whose span [start, end) touches the window of instants, ascending by original start.
    * @param daysOff what the series has to know if it skips days off; without it, it skips none
    * @param all whether rules that make more dates than a view can hold are expanded, too
-   * @throws TooManyDatesError if all are asked for and they are too many for any list
+   * @param most how many dates are looked at
+   * @throws TooManyDatesError if there are more, or if all are asked for and they are too many for any list
    */
-  between(window: WallRange, viewZone: string, daysOff?: DayOffLookup, all = false): SeriesDate[] {
+  between(
+    window: WallRange,
+    viewZone: string,
+    daysOff?: DayOffLookup,
+    all = false,
+    most = Infinity,
+  ): SeriesDate[] {
     const zone = zoneOf(this.event.start, viewZone);
     const periods = this.periods(zone);
     const length = this.length(viewZone);
-    const longest = Math.max(0, length, ...periods.map((period) => period.length));
+    let longest = Math.max(0, length);
+    for (const period of periods.values()) longest = Math.max(longest, period.length);
     const skip = daysOff && this.event.recurrence?.skipDaysOff;
     const reach = (skip && skip.handling !== 'omit' ? FARTHEST_MOVE + 2 : 2) * DAY;
     const wallWindow = { start: window.start - longest - reach, end: window.end + reach };
     // Most series have ended, or not begun, in most windows.
     if (
-      this.dates.length + periods.length === 0 &&
+      this.dates.length + periods.size === 0 &&
       (wallWindow.end <= this.startWall || this.lastWall(zone) < wallWindow.start)
     )
       return [];
     const result: SeriesDate[] = [];
-    for (const wall of this.wallsBetween(wallWindow, zone, all)) {
+    for (const wall of this.wallsBetween(wallWindow, zone, all, most)) {
       const date = this.dateAt(wall, zone, length, daysOff);
       if (!date) continue;
       const { start, end } = date;
@@ -117,7 +134,7 @@ export class Series {
     const zone = zoneOf(this.event.start, viewZone);
     const length = this.length(viewZone);
     const found: SeriesDate[] = [];
-    const hasEarlierDates = this.dates.length + this.periods(zone).length > 0;
+    const hasEarlierDates = this.dates.length + this.periods(zone).size > 0;
     let start = hasEarlierDates ? fromWall : Math.max(fromWall, this.startWall);
     for (let days = 40; found.length < limit && start < LAST_WALL; days *= 4) {
       const end = Math.min(LAST_WALL, start + days * DAY);
@@ -140,7 +157,7 @@ export class Series {
   ): SeriesDate | undefined {
     const shownWall = this.shownWallOf(wall, zone, daysOff);
     if (shownWall === undefined) return undefined;
-    const own = this.periods(zone).find((period) => period.wall === wall);
+    const own = this.periods(zone).get(wall);
     const start = wallToInstant(zone, shownWall);
     const long = own?.length ?? length;
     return {
@@ -187,9 +204,14 @@ export class Series {
     return this.rules.map((compiled) => this.ruleWalls(compiled, window, zone));
   }
 
-  /** Whether a rule makes more dates than a view can hold. */
+  /** From now on makes its start alone, for all that do not ask for more: it made more dates than a question can take. */
+  holdBack(): void {
+    this.isHeldBack = true;
+  }
+
+  /** Whether it makes more dates than a view can hold. */
   get isDense(): boolean {
-    return this.rules.some((compiled) => compiled.isDense);
+    return this.isHeldBack || this.rules.some((compiled) => compiled.isDense);
   }
 
   /** A wall time after which there are no more dates: UNTIL, the last of COUNT, or the last further date. */
@@ -202,11 +224,7 @@ export class Series {
         ? this.untilWall(compiled.rule.until, zone)
         : (this.counted(compiled, zone).at(-1) ?? this.startWall),
     );
-    const further = [
-      ...this.dates.map((date) => this.furtherWall(date, zone)),
-      ...this.periods(zone).map((period) => period.wall),
-    ];
-    const last = Math.max(this.startWall, ...lasts, ...further);
+    const last = Math.max(this.startWall, ...lasts, this.further(zone).at(-1) ?? -Infinity);
     this.lastWallByZone.set(zone, last);
     return last;
   }
@@ -216,33 +234,47 @@ export class Series {
     return this.untilWall(rule.until, zoneOf(this.event.start, viewZone));
   }
 
-  private wallsBetween(window: WallRange, zone: string, all = false): number[] {
-    const walls = this.madeBetween(window, zone, all);
-    return this.exceptions.length === 0 ? walls : walls.filter((wall) => !this.isException(wall, zone));
+  private wallsBetween(window: WallRange, zone: string, all = false, most = Infinity): number[] {
+    const walls = this.madeBetween(window, zone, all, most + 1);
+    if (walls.length > most) throw new TooManyDatesError();
+    if (this.exceptions.length === 0) return walls;
+    const exceptions = this.exceptionsIn(zone);
+    return walls.filter(
+      (wall) => !exceptions.days.has(Math.floor(wall / DAY)) && !exceptions.walls.has(wall),
+    );
   }
 
-  private madeBetween(window: WallRange, zone: string, all = false): number[] {
+  private madeBetween(window: WallRange, zone: string, all = false, most = Infinity): number[] {
+    if (this.isHeldBack && !all)
+      return this.startWall >= window.start && this.startWall < window.end ? [this.startWall] : [];
     const [only] = this.rules;
-    const further = this.dates.length + this.periods(zone).length;
-    if (only && this.rules.length === 1 && further === 0) return this.ruleWalls(only, window, zone, all);
+    const further = this.further(zone);
+    if (only && this.rules.length === 1 && further.length === 0)
+      return this.ruleWalls(only, window, zone, all, most);
     const walls: number[] = [];
     for (const compiled of this.rules)
-      for (const wall of this.ruleWalls(compiled, window, zone, all)) walls.push(wall);
-    for (const date of this.dates) walls.push(this.furtherWall(date, zone));
-    for (const period of this.periods(zone)) walls.push(period.wall);
+      for (const wall of this.ruleWalls(compiled, window, zone, all, most)) walls.push(wall);
+    for (let place = placeOf(further, window.start); further[place]! < window.end; place++)
+      walls.push(further[place]!);
     if (!only) walls.push(this.startWall);
     return [...new Set(walls)]
       .filter((wall) => wall >= window.start && wall < window.end)
       .sort((a, b) => a - b);
   }
 
-  private ruleWalls(compiled: CompiledRule, window: WallRange, zone: string, all = false): number[] {
+  private ruleWalls(
+    compiled: CompiledRule,
+    window: WallRange,
+    zone: string,
+    all = false,
+    most = Infinity,
+  ): number[] {
     if (compiled.isDense && !all)
       return this.startWall >= window.start && this.startWall < window.end ? [this.startWall] : [];
     if (compiled.isDense && compiled.rule.count === undefined)
       return expandRule(compiled.rule, this.startWall, window, this.untilWall(compiled.rule.until, zone));
     if (compiled.rule.count === undefined)
-      return compiled.blocks.between(window, this.untilWall(compiled.rule.until, zone));
+      return compiled.blocks.between(window, this.untilWall(compiled.rule.until, zone), most);
     return this.counted(compiled, zone).filter((wall) => wall >= window.start && wall < window.end);
   }
 
@@ -268,19 +300,32 @@ export class Series {
     return Math.max(this.startWall, until.kind === 'utc' && !this.allDay ? instantToWall(zone, wall) : wall);
   }
 
-  private periods(zone: string): readonly Period[] {
+  private periods(zone: string): ReadonlyMap<number, Period> {
     const periods = this.event.recurrence?.periods;
     if (!periods) return NO_PERIODS;
     const known = this.periodsByZone.get(zone);
     if (known) return known;
-    const read = periods.map(({ start, end }) => ({
-      wall: this.wallHere(start, zone),
-      length: this.allDay
+    const read = new Map<number, Period>();
+    for (const { start, end } of periods) {
+      const wall = this.wallHere(start, zone);
+      const length = this.allDay
         ? wallOf(end) - wallOf(start)
-        : wallToInstant(zoneOf(end, zone), wallOf(end)) - wallToInstant(zoneOf(start, zone), wallOf(start)),
-    }));
+        : wallToInstant(zoneOf(end, zone), wallOf(end)) - wallToInstant(zoneOf(start, zone), wallOf(start));
+      if (!read.has(wall)) read.set(wall, { wall, length });
+    }
     this.periodsByZone.set(zone, read);
     return read;
+  }
+
+  /** The wall times of further dates, ascending, each once. */
+  private further(zone: string): readonly number[] {
+    const known = this.furtherByZone.get(zone);
+    if (known) return known;
+    const walls = new Set(this.dates.map((date) => this.furtherWall(date, zone)));
+    for (const wall of this.periods(zone).keys()) walls.add(wall);
+    const sorted = [...walls].sort((a, b) => a - b);
+    this.furtherByZone.set(zone, sorted);
+    return sorted;
   }
 
   private wallHere(time: EventTime, zone: string): number {
@@ -298,12 +343,17 @@ export class Series {
       : wall;
   }
 
-  private isException(wall: number, zone: string): boolean {
-    return this.exceptions.some((exception) =>
-      exception.kind === 'date'
-        ? parseDate(exception.date) === Math.floor(wall / DAY)
-        : this.wallHere(exception, zone) === wall,
-    );
+  private exceptionsIn(zone: string): Exceptions {
+    const known = this.exceptionsByZone.get(zone);
+    if (known) return known;
+    const days = new Set<number>();
+    const walls = new Set<number>();
+    for (const exception of this.exceptions)
+      if (exception.kind === 'date') days.add(parseDate(exception.date));
+      else walls.add(this.wallHere(exception, zone));
+    const exceptions = { days, walls };
+    this.exceptionsByZone.set(zone, exceptions);
+    return exceptions;
   }
 
   /** The wall time, on this series' clock, that a RECURRENCE-ID names. */
@@ -318,7 +368,19 @@ export class Series {
   }
 }
 
-const NO_PERIODS: readonly Period[] = [];
+const NO_PERIODS: ReadonlyMap<number, Period> = new Map();
+
+/** The place of the first of some ascending numbers that is not below another. */
+function placeOf(ascending: readonly number[], low: number): number {
+  let first = 0;
+  let end = ascending.length;
+  while (first < end) {
+    const middle = (first + end) >>> 1;
+    if (ascending[middle]! < low) first = middle + 1;
+    else end = middle;
+  }
+  return first;
+}
 
 /** Parses rule texts; those that can't be read are named, and the rest are given. */
 export function readRules(texts: readonly string[]): { rules: RecurrenceRule[]; unreadable: string[] } {

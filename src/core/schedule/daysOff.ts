@@ -3,8 +3,20 @@ import type { WorkingPattern } from '../model/settings';
 import { DAY, parseDate } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { workingDay } from '../time/workingPattern';
-import { Series } from '../recurrence/series';
+import { Series, type SeriesDate } from '../recurrence/series';
 import type { DayOffLookup } from '../recurrence/skipDaysOff';
+
+/** More dates than this no calendar of days off has within a year. */
+const MOST_DATES = 5_000;
+
+/** The dates of a series on days; none of one that can't be asked: the question about itself says so. */
+function datesIn(series: Series, first: number, end: number): readonly SeriesDate[] {
+  try {
+    return series.between({ start: first * DAY, end: end * DAY }, 'UTC', undefined, false, MOST_DATES);
+  } catch {
+    return [];
+  }
+}
 
 /** Days that are read at once, and kept. */
 const SPAN = 366;
@@ -54,7 +66,7 @@ export class DaysOff {
     for (const series of this.series) {
       const changed = this.changed.get(series.event.id);
       const length = (wallOf(series.event.end) - wallOf(series.event.start)) / DAY;
-      for (const { wall } of series.between({ start: first * DAY, end: end * DAY }, 'UTC'))
+      for (const { wall } of datesIn(series, first, end))
         if (!changed?.has(series.keyOf(wall))) add(wall / DAY, wall / DAY + length);
     }
     return days;

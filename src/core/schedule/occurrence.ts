@@ -1,7 +1,7 @@
 import type { Colour } from '../model/colour';
 import type { CalendarEvent } from '../model/entry';
 import { DAY } from '../time/civil';
-import { wallOf } from '../time/eventTime';
+import { ownZone, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
 
 /** One instance of an entry in time, with what a view draws of it. */
@@ -67,7 +67,7 @@ export function occurrenceOf(
     startWall,
     endWall: allDay ? startWall + wallOf(event.end) - wallOf(event.start) : instantToWall(viewZone, at.end),
     allDay,
-    zone: event.start.kind === 'zoned' && event.start.zone !== viewZone ? event.start.zone : undefined,
+    zone: event.start.kind === 'zoned' && event.start.zone !== viewZone ? ownZone(event.start) : undefined,
     endZone: endZoneOf(event),
     availability: event.availability,
     classification: event.classification,
@@ -82,7 +82,7 @@ export function occurrenceOf(
 }
 
 const endZoneOf = ({ start, end }: CalendarEvent): string | undefined =>
-  end.kind === 'zoned' && (start.kind !== 'zoned' || start.zone !== end.zone) ? end.zone : undefined;
+  end.kind === 'zoned' && (start.kind !== 'zoned' || start.zone !== end.zone) ? ownZone(end) : undefined;
 
 /** The days, half-open as day numbers, that an occurrence touches in the viewer's zone. */
 export function daysOf(occurrence: Pick<Occurrence, 'startWall' | 'endWall'>): {

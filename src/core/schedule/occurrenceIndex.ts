@@ -2,11 +2,13 @@ import type { CalendarEvent } from '../model/entry';
 import type { WorkingPattern } from '../model/settings';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { type RangeChange, rangeChangeAt, rangeChanges, shapeAt } from '../recurrence/occurrenceShape';
-import { Series } from '../recurrence/series';
+import { TooManyDatesError } from '../recurrence/expandRule';
+import { Series, type SeriesDate } from '../recurrence/series';
 import type { DayOffLookup } from '../recurrence/skipDaysOff';
 import { DAY, parseLocal } from '../time/civil';
-import { type InstantRange, instantOf, rangesOverlap, wallOf } from '../time/eventTime';
+import { type InstantRange, instantOf, rangesOverlap, wallOf, zoneOf } from '../time/eventTime';
 import { instantToWall, startOfDay } from '../time/zones';
+import { Budget } from './budget';
 import { DaysOff } from './daysOff';
 import { type Interval, IntervalIndex } from './intervalIndex';
 import { type Occurrence, occurrenceOf, takenSpans, type TakenSpan, takesTime } from './occurrence';
@@ -16,6 +18,12 @@ const ZONE_REACH = 15 * 60 * 60 * 1000;
 
 /** How many days about an instant an occurrence is looked for, in turn. */
 const REACHES = [40, 400, 4000, 40_000];
+
+/**
+ * Why an event is left out of what is asked for: it makes more dates than a question can take (its start is there), it can't
+ * be read, or nothing that was asked while it was there was ever answered.
+ */
+export type Trouble = 'too-many-dates' | 'unreadable' | 'no-answer';
 
 /** What of the entries a question is about, and what working days are for series that skip days off. */
 export interface OccurrenceFilter {
@@ -39,11 +47,16 @@ export class OccurrenceIndex {
   private readonly ranges = new Map<string, readonly RangeChange[]>();
   /** The days off of calendars that a series skips, read when they are first asked for. */
   private readonly daysOff = new Map<string, DaysOff>();
+  private at: ((id: string | undefined) => void) | undefined;
+  private readonly troubles = new Map<string, Trouble>();
   /** Which events remind how long before, read when it is first asked for. */
   private reminders: ReadonlyMap<number, ReadonlySet<string>> | undefined;
 
-  /** Replaces everything. */
-  load(events: Iterable<CalendarEvent>): void {
+  /**
+   * Replaces everything.
+   * @param aside events that are left out of all questions until they are put anew
+   */
+  load(events: Iterable<CalendarEvent>, aside: ReadonlySet<string> = new Set()): void {
     this.events.clear();
     this.series.clear();
     this.overridden.clear();
@@ -51,13 +64,63 @@ export class OccurrenceIndex {
     this.daysOff.clear();
     this.reminders = undefined;
     const intervals: Interval[] = [];
+    this.troubles.clear();
     for (const event of events) {
       this.events.set(event.id, event);
-      if (event.recurrence) this.series.set(event.id, new Series(event));
-      else intervals.push(intervalOf(event));
+      if (aside.has(event.id)) {
+        this.troubles.set(event.id, 'no-answer');
+        continue;
+      }
+      this.attempt(event.id, () => {
+        if (event.recurrence) this.series.set(event.id, new Series(event));
+        else intervals.push(intervalOf(event));
+      });
     }
     this.singles.load(intervals);
-    for (const event of this.events.values()) this.noteOverride(event);
+    for (const event of this.events.values())
+      if (!aside.has(event.id)) this.attempt(event.id, () => this.noteOverride(event));
+  }
+
+  /** The events that questions leave out, in whole or but for their start, and why. */
+  troubled(): ReadonlyMap<string, Trouble> {
+    return this.troubles;
+  }
+
+  /** Says from now on which event it is at, before anything is done for it and after; no more without a listener. */
+  sayAt(listener?: (id: string | undefined) => void): void {
+    this.at = listener;
+  }
+
+  /**
+   * Does something for one event; one that can't be done so is left out, and the others are not.
+   * @throws TooManyDatesError where all dates are asked for, whatever it takes
+   */
+  private attempt(id: string, task: () => void, { withDense }: OccurrenceFilter = {}): void {
+    this.at?.(id);
+    try {
+      task();
+    } catch (error) {
+      if (withDense && error instanceof TooManyDatesError) throw error;
+      this.trouble(id, error instanceof TooManyDatesError ? 'too-many-dates' : 'unreadable');
+    }
+    this.at?.(undefined);
+  }
+
+  private trouble(id: string, reason: Trouble): void {
+    const event = this.events.get(id);
+    const series = this.series.get(id);
+    if (!event) return;
+    this.troubles.set(id, reason);
+    if (reason === 'too-many-dates' && series && !series.isDense) series.holdBack();
+    else if (!this.series.delete(id)) this.withoutInterval(event);
+  }
+
+  private withoutInterval(event: CalendarEvent): void {
+    try {
+      this.singles.remove(intervalOf(event));
+    } catch {
+      // One whose times can't be read lies nowhere.
+    }
   }
 
   /** Puts an event in place of the one of its id. */
@@ -66,15 +129,18 @@ export class OccurrenceIndex {
     if (event.reminders.length > 0) this.reminders = undefined;
     this.events.set(event.id, event);
     this.forgetDaysOff(event);
-    if (event.recurrence) {
-      this.series.set(event.id, new Series(event));
-      this.overridden.delete(event.id);
-      this.ranges.delete(event.id);
-      for (const other of this.events.values()) if (other.seriesId === event.id) this.noteOverride(other);
-    } else {
-      this.singles.add(intervalOf(event));
-      this.noteOverride(event);
-    }
+    this.attempt(event.id, () => {
+      if (event.recurrence) {
+        this.series.set(event.id, new Series(event));
+        this.overridden.delete(event.id);
+        this.ranges.delete(event.id);
+        for (const other of this.events.values())
+          if (other.seriesId === event.id) this.attempt(other.id, () => this.noteOverride(other));
+      } else {
+        this.singles.add(intervalOf(event));
+        this.noteOverride(event);
+      }
+    });
   }
 
   remove(id: string): void {
@@ -83,8 +149,9 @@ export class OccurrenceIndex {
     if (event.reminders.length > 0) this.reminders = undefined;
     this.events.delete(id);
     this.forgetDaysOff(event);
-    if (this.series.delete(id)) return;
-    this.singles.remove(intervalOf(event));
+    this.troubles.delete(id);
+    if (this.series.delete(id) || event.recurrence) return;
+    this.withoutInterval(event);
     if (event.seriesId === undefined) return;
     const overrides = this.overridden.get(event.seriesId);
     for (const [key, by] of overrides ?? []) if (by === id) overrides?.delete(key);
@@ -158,15 +225,23 @@ export class OccurrenceIndex {
     for (const id of this.singles.touching(window.start - ZONE_REACH, window.end + ZONE_REACH)) {
       const event = this.events.get(id)!;
       if (hidden.has(event.calendarId) || (only && !only.has(id))) continue;
-      const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
-      if (rangesOverlap(at, window)) found.push(occurrenceOf(event, { ...at, key: id }, viewZone));
+      this.attempt(id, () => {
+        const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
+        if (rangesOverlap(at, window)) found.push(occurrenceOf(event, { ...at, key: id }, viewZone));
+      });
     }
+    const budget = new Budget();
     const lookup = this.lookups(filter.workingPattern);
     for (const [id, series] of this.series) {
       if (only && !only.has(id)) continue;
       if (hidden.has(series.event.calendarId) && !this.ranges.get(id)?.length) continue;
       const skip = series.event.recurrence?.skipDaysOff;
-      this.addSeries(id, series, window, viewZone, skip && lookup(skip.calendarId), hidden, filter, found);
+      const daysOff = () => skip && lookup(skip.calendarId);
+      this.attempt(
+        id,
+        () => this.addSeries(id, series, window, viewZone, daysOff(), hidden, filter, found, budget),
+        filter,
+      );
     }
     return found.sort((a, b) => a.start - b.start || b.end - a.end || (a.key < b.key ? -1 : 1));
   }
@@ -197,31 +272,32 @@ export class OccurrenceIndex {
     for (const id of this.singles.touching(window.start - ZONE_REACH, window.end + ZONE_REACH)) {
       const event = this.events.get(id)!;
       if (!counts(event)) continue;
-      const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
-      if (rangesOverlap(at, window)) add(event, at.start, at.end);
+      this.attempt(id, () => {
+        const at = { start: instantOf(event.start, viewZone), end: instantOf(event.end, viewZone) };
+        if (rangesOverlap(at, window)) add(event, at.start, at.end);
+      });
     }
+    const budget = new Budget();
     const lookup = this.lookups(filter.workingPattern);
-    for (const [id, series] of this.series) {
+    const addTaken = (id: string, series: Series): void => {
       const { event } = series;
       const skip = event.recurrence?.skipDaysOff;
       const daysOff = skip && lookup(skip.calendarId);
       if (this.ranges.get(id)?.length) {
         const found: Occurrence[] = [];
-        this.addSeries(id, series, window, viewZone, daysOff, hidden, filter, found);
-        spans.push(
-          ...takenSpans(
-            found.filter((occurrence) => {
-              const fields = this.fieldsOf(occurrence);
-              return fields !== undefined && accepts(fields);
-            }),
-          ),
-        );
+        this.addSeries(id, series, window, viewZone, daysOff, hidden, filter, found, budget);
+        const accepted = found.filter((occurrence) => {
+          const fields = this.fieldsOf(occurrence);
+          return fields !== undefined && accepts(fields);
+        });
+        for (const span of takenSpans(accepted)) spans.push(span);
       } else if (counts(event)) {
         const overridden = this.overridden.get(id);
-        for (const date of series.between(window, viewZone, daysOff, filter.withDense))
+        for (const date of datesOf(series, window, viewZone, daysOff, filter, budget))
           if (!overridden?.has(series.keyOf(date.wall))) add(event, date.start, date.end);
       }
-    }
+    };
+    for (const [id, series] of this.series) this.attempt(id, () => addTaken(id, series), filter);
     return spans;
   }
 
@@ -268,7 +344,11 @@ export class OccurrenceIndex {
       if (clipped.end <= clipped.start) return [];
       const found: Occurrence[] = [];
       const none = new Set<string>();
-      this.addSeries(id, series, clipped, viewZone, daysOff, none, filter, found);
+      this.attempt(
+        id,
+        () => this.addSeries(id, series, clipped, viewZone, daysOff, none, filter, found, new Budget()),
+        filter,
+      );
       for (const override of this.overridden.get(id)?.values() ?? []) {
         const changed = this.events.get(override);
         if (!changed) continue;
@@ -297,13 +377,14 @@ export class OccurrenceIndex {
     hidden: ReadonlySet<string>,
     filter: OccurrenceFilter,
     found: Occurrence[],
+    budget: Budget,
   ): void {
     const overridden = this.overridden.get(id);
     const ranges = this.ranges.get(id) ?? [];
     // A change that holds for later occurrences may move them into the window, or out of it.
     const reach = ranges.length > 0 ? reachOf(ranges) : 0;
     const wide = { start: window.start - reach, end: window.end + reach };
-    for (const date of series.between(wide, viewZone, daysOff, filter.withDense)) {
+    for (const date of datesOf(series, wide, viewZone, daysOff, filter, budget)) {
       const key = series.keyOf(date.wall);
       if (overridden?.has(key)) continue;
       const range = rangeChangeAt(ranges, date.wall);
@@ -324,13 +405,34 @@ export class OccurrenceIndex {
     if (event.seriesId === undefined || !event.recurrenceId) return;
     const series = this.series.get(event.seriesId);
     if (!series) return;
-    const viewZone = series.event.start.kind === 'zoned' ? series.event.start.zone : 'UTC';
+    const viewZone = zoneOf(series.event.start, 'UTC');
     const key = series.keyOf(series.wallOfRecurrenceId(event.recurrenceId, viewZone));
     const known = this.overridden.get(event.seriesId) ?? new Map<string, string>();
     this.overridden.set(event.seriesId, known.set(key, event.id));
     if (!event.recurrenceRange) return;
     const others = (this.ranges.get(event.seriesId) ?? []).map((range) => range.event);
     this.ranges.set(event.seriesId, rangeChanges(series, [...others, event], viewZone));
+  }
+}
+
+/** The dates of a series that touch a window, taken off the question's budget; of one that is asked for in whole, all. */
+function datesOf(
+  series: Series,
+  window: InstantRange,
+  viewZone: string,
+  daysOff: DayOffLookup | undefined,
+  { withDense }: OccurrenceFilter,
+  budget: Budget,
+): SeriesDate[] {
+  const { most } = budget;
+  // Those that were made before it was seen to be too many have cost as much.
+  let spent = most;
+  try {
+    const dates = series.between(window, viewZone, daysOff, withDense, withDense ? Infinity : most);
+    spent = dates.length;
+    return dates;
+  } finally {
+    budget.spend(spent);
   }
 }
 

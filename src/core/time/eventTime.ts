@@ -16,10 +16,17 @@ export const rangesOverlap = (a: InstantRange, b: InstantRange): boolean =>
 export const wallOf = (time: EventTime): number =>
   time.kind === 'date' ? parseDate(time.date) * DAY : parseLocal(time.local);
 
-/** The zone that an event time is read in: its own, or the viewer's for floating times and dates. */
-export function zoneOf(time: EventTime, viewZone: string): string {
-  return time.kind === 'zoned' && isKnownZone(time.zone) ? time.zone : viewZone;
-}
+/** The zone of an event time, if it names one and its zone is known here. */
+export const ownZone = (time: EventTime): string | undefined =>
+  time.kind === 'zoned' && isKnownZone(time.zone) ? time.zone : undefined;
+
+/** The zone that an event time names and that is not known here, if it does so. */
+export const unknownZone = (time: EventTime): string | undefined =>
+  time.kind === 'zoned' && !isKnownZone(time.zone) ? time.zone : undefined;
+
+/** The zone that an event time is read in: its own if it is known, or the viewer's, or UTC where not even that is known. */
+export const zoneOf = (time: EventTime, viewZone: string): string =>
+  ownZone(time) ?? (isKnownZone(viewZone) ? viewZone : 'UTC');
 
 /** The instant of an event time. Floating times and dates are read in the viewer's zone, as is an unknown zone. */
 export const instantOf = (time: EventTime, viewZone: string): number =>

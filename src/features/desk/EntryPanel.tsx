@@ -5,7 +5,7 @@ import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { DAY, parseDate } from '@/core/time/civil';
-import { instantOf, wallOf } from '@/core/time/eventTime';
+import { instantOf, ownZone, unknownZone, wallOf } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
 import { useCommands, workspace } from '@/features/workspace';
 import { useSettings, useSnapshot } from '@/store';
@@ -139,8 +139,10 @@ function When({ event, zone }: { event: CalendarEvent; zone: string }) {
   const end = instantToWall(zone, instantOf(event.end, zone));
   const first = Math.floor(start / DAY);
   const last = Math.max(first, Math.ceil(end / DAY) - 1);
-  const own = event.start.kind === 'zoned' && event.start.zone !== zone ? event.start.zone : undefined;
-  const ownEnd = event.end.kind === 'zoned' && event.end.zone !== zone ? event.end.zone : undefined;
+  const elsewhere = (name: string | undefined) => (name === zone ? undefined : name);
+  const own = elsewhere(ownZone(event.start));
+  const ownEnd = elsewhere(ownZone(event.end));
+  const unknown = unknownZone(event.start) ?? unknownZone(event.end);
   return (
     <Line icon="clock-outline" label={words.editor.when}>
       <AppText>{last > first ? `${dayText(first)} – ${dayText(last)}` : dayText(first)}</AppText>
@@ -165,6 +167,11 @@ function When({ event, zone }: { event: CalendarEvent; zone: string }) {
             .join(', ')}
         </AppText>
       ) : null}
+      {unknown === undefined ? null : (
+        <AppText size="small" tone="error">
+          {words.entry.unknownZone(unknown, cityOf(zone))}
+        </AppText>
+      )}
       {event.start.kind === 'floating' ? (
         <AppText size="small" tone="quiet">
           {words.editor.floating}

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { DAY } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
-import { useSettings, useSnapshot } from '@/store';
+import { useSettings, useSnapshot, useStoragePersists } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -19,6 +19,7 @@ export function BackupSection() {
   const backedUp = useSnapshot(({ state }) => state.sessions.get('session')?.backedUp);
   const { save } = useBackup();
   const { read } = useImport();
+  const persists = useStoragePersists();
   return (
     <View style={styles.section}>
       <AppText tone="quiet">{said.hint}</AppText>
@@ -27,6 +28,11 @@ export function BackupSection() {
           ? said.never
           : said.last(dateText(Math.floor(instantToWall(homeZone, backedUp) / DAY)))}
       </AppText>
+      {persists === undefined ? null : (
+        <AppText size="small" tone="quiet">
+          {persists ? said.persists : said.persistsNot}
+        </AppText>
+      )}
       <View style={styles.actions}>
         <Button icon="download-outline" label={said.save} onPress={() => void save()} />
         <Button

@@ -2,7 +2,7 @@ import { later } from '@/ui/later';
 import { importSheet } from './ImportHost';
 
 export { BackupOffer } from './BackupOffer';
-export { chooseFiles, IMPORTABLE, saveFile, writtenDaysOff } from './files';
+export { chooseFiles, IMPORTABLE, saveBackup, saveFile, writtenDaysOff } from './files';
 export { ImportHost } from './ImportHost';
 export { useImport } from './useImport';
 

@@ -35,6 +35,7 @@ import { LoadStrip } from './strip/LoadStrip';
 import { PlanSheets } from './PlanSheets';
 import { PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
+import { TroubleBanner } from './TroubleBanner';
 import { PlanTools } from './tools/PlanTools';
 import { usePlanActions } from './usePlanActions';
 import { usePlanKeys } from './usePlanKeys';
@@ -149,6 +150,7 @@ function Plan() {
   const rowsAbove = (
     <>
       <ZoneBanner />
+      <TroubleBanner count={answer?.troubled ?? 0} />
       {(folded.includes('strip') && !isLow) || address.view === 'year' ? null : (
         <LoadStrip
           days={days}

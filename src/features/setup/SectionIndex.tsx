@@ -1,4 +1,5 @@
-import { type RefObject, useEffect, useState } from 'react';
+import { useGlobalSearchParams } from 'expo-router';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
@@ -7,6 +8,8 @@ import type { SectionId } from './sectionId';
 
 const sectionOf = (list: HTMLElement | null, id: SectionId): HTMLElement | null =>
   list?.querySelector<HTMLElement>(`#section-${id}`) ?? null;
+
+const SETTLED_AFTER = 250;
 
 /** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
 export function SectionIndex({
@@ -48,6 +51,18 @@ export function SectionIndex({
     section?.focus({ preventScroll: true });
     setCurrent(id);
   };
+  const { section } = useGlobalSearchParams<{ section?: string }>();
+  const asked = ids.find((id) => id === section);
+  const go = useRef(goTo);
+  useEffect(() => {
+    go.current = goTo;
+  });
+  useEffect(() => {
+    if (!asked) return;
+    // The sections above it come a moment later, and move it.
+    const timer = setTimeout(() => go.current(asked), SETTLED_AFTER);
+    return () => clearTimeout(timer);
+  }, [asked]);
   const buttons = ids.map((id) => (
     <Button
       key={id}

@@ -10,6 +10,7 @@ import { space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { setupWords } from '@/ui/words/setup';
+import { AsideSection } from './AsideSection';
 import { BinSection } from './BinSection';
 import { DemoSection } from './DemoSection';
 import { FilesSection } from './FilesSection';
@@ -36,6 +37,7 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   general: GeneralSection,
   demo: DemoSection,
   bin: BinSection,
+  aside: AsideSection,
 };
 const SECTION_IDS = Object.keys(CONTENTS) as SectionId[];
 

@@ -28,7 +28,7 @@ export function Places({ wide }: { wide: boolean }) {
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
   // The places share the address's state, so that one comes back to what one saw.
-  const { calendar: _, ...parameters } = useGlobalSearchParams<Record<string, string>>();
+  const { calendar: _, section: __, ...parameters } = useGlobalSearchParams<Record<string, string>>();
   return (
     <View
       role="navigation"

@@ -1,10 +1,19 @@
-import { type ReactNode, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { type ReactNode, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { Mended } from '@/core/change/mendState';
 import { civilDate, DAY } from '@/core/time/civil';
 import { clockFrom } from '@/core/time/clock';
 import { instantToWall } from '@/core/time/zones';
 import { workspace } from '@/features/workspace';
-import { NewerDataError, openStore, type Store, StoreContext } from '@/store';
+import {
+  countStart,
+  MOST_STARTS,
+  NewerDataError,
+  openStore,
+  startWorked,
+  type Store,
+  StoreContext,
+} from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { writeTimesBy, writeYearsBut } from '@/ui/dates';
@@ -12,8 +21,19 @@ import { chooseScheme } from '@/ui/theme/scheme';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { later } from '@/ui/later';
 
-type Opening = { kind: 'opening' } | { kind: 'open'; store: Store } | { kind: 'failed'; newer: boolean };
+const plainStart = later(() => import('./PlainStart').then((module) => module.PlainStart));
+
+type Opening =
+  | { kind: 'opening' }
+  | { kind: 'asking' }
+  | { kind: 'plain' }
+  | { kind: 'open'; store: Store; mended: Mended | undefined }
+  | { kind: 'failed'; newer: boolean };
+
+/** A page that is there for so long, in milliseconds, and still answers has opened. */
+const OPENED_AFTER = 4_000;
 
 /** Writes times and shows colours as the settings say, from now on. */
 function follow(store: Store): void {
@@ -29,32 +49,72 @@ function follow(store: Store): void {
 /** Opens the data before anything that needs it is shown, and says so where it can't. */
 export function StoreGate({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
-  const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
+  const [opening, setOpening] = useState<Opening>(() => ({
+    kind: countStart() >= MOST_STARTS ? 'asking' : 'opening',
+  }));
+  const isOpening = opening.kind === 'opening';
   useEffect(() => {
+    if (!isOpening) return;
     openStore().then(
-      (store) => {
+      ({ store, mended }) => {
         follow(store);
-        setOpening({ kind: 'open', store });
+        setOpening({ kind: 'open', store, mended });
       },
       (error: unknown) => {
         console.error(error);
         setOpening({ kind: 'failed', newer: error instanceof NewerDataError });
       },
     );
-  }, []);
-  if (opening.kind === 'open') return <Clocked store={opening.store}>{children}</Clocked>;
+  }, [isOpening]);
+  const isOpen = opening.kind === 'open';
+  useEffect(() => {
+    if (!isOpen) return;
+    const timer = setTimeout(startWorked, OPENED_AFTER);
+    // Who leaves before that has seen it open.
+    window.addEventListener('pagehide', startWorked);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', startWorked);
+    };
+  }, [isOpen]);
+  if (opening.kind === 'open')
+    return (
+      <Clocked store={opening.store} mended={opening.mended}>
+        {children}
+      </Clocked>
+    );
+  if (opening.kind === 'plain')
+    return (
+      <Suspense fallback={null}>
+        <plainStart.Later onUsual={() => setOpening({ kind: 'opening' })} />
+      </Suspense>
+    );
+  const plainly = <Button label={words.plainStart.open} onPress={() => setOpening({ kind: 'plain' })} />;
   return (
     <View style={[styles.middle, { backgroundColor: colours.page }]}>
       {opening.kind === 'opening' ? (
         <AppText tone="quiet" role="status">
           {words.opening}
         </AppText>
+      ) : opening.kind === 'asking' ? (
+        <>
+          <AppText role="alert" style={styles.said}>
+            {words.plainStart.asks}
+          </AppText>
+          <Button
+            kind="primary"
+            label={words.plainStart.usual}
+            onPress={() => setOpening({ kind: 'opening' })}
+          />
+          {plainly}
+        </>
       ) : (
         <>
           <AppText role="alert" style={styles.said}>
             {opening.newer ? words.failures.newer : words.failures.open}
           </AppText>
-          <Button label={words.actions.retry} onPress={() => location.reload()} />
+          <Button kind="primary" label={words.actions.retry} onPress={() => location.reload()} />
+          {opening.newer ? null : plainly}
         </>
       )}
     </View>
@@ -62,7 +122,15 @@ export function StoreGate({ children }: { children: ReactNode }) {
 }
 
 /** Gives the store with its clock: the address's, the demo's, or the system's. */
-function Clocked({ store, children }: { store: Store; children: ReactNode }) {
+function Clocked({
+  store,
+  mended,
+  children,
+}: {
+  store: Store;
+  mended: Mended | undefined;
+  children: ReactNode;
+}) {
   const settings = useSyncExternalStore(store.subscribe, () =>
     store.getSnapshot().state.settings.get('settings'),
   );
@@ -76,12 +144,16 @@ function Clocked({ store, children }: { store: Store; children: ReactNode }) {
   // Said before anything is drawn, and again with each load: a year hardly passes over an open page.
   useState(() => writeYearsBut(civilDate(Math.floor(instantToWall(zone, open.clock()) / DAY)).year));
   useEffect(() => {
-    if (store.setAside.length > 0)
-      workspace.say({ text: words.failures.setAside(store.setAside.length), tone: 'problem', undo: false });
+    const said = [
+      store.setAside > 0 ? words.failures.setAside(store.setAside) : '',
+      mended && mended.calendars > 0 ? words.failures.calendarsMade(mended.calendars) : '',
+      mended?.unknownZone === undefined ? '' : words.failures.unknownHome(mended.unknownZone),
+    ].filter(Boolean);
+    if (said.length > 0) workspace.say({ text: said.join(' '), tone: 'problem', undo: false });
     return store.onFailure((failure, count) =>
       workspace.say({ text: words.failures[failure](count), tone: 'problem', undo: false }),
     );
-  }, [store]);
+  }, [store, mended]);
   return <StoreContext.Provider value={open}>{children}</StoreContext.Provider>;
 }
 

@@ -141,6 +141,9 @@ export const exchangeWords = {
     formHint: 'A table holds titles, times, places, notes and rules; a calendar file holds everything.',
   },
   backup: {
+    persists: 'This browser keeps your data also where room on the device is short.',
+    persistsNot:
+      'This browser may clear your data where room on the device is short. A backup now and then is worth having.',
     hint: 'One file with everything: calendars, entries, the bin, settings, presets and attached files. It stays where you save it.',
     save: 'Save a backup',
     restore: 'Restore a backup',

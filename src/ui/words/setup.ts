@@ -1,5 +1,18 @@
 import { plural } from './plural';
 
+/** What the records of a collection are called, as a sentence begins. */
+const kinds: Record<string, string> = {
+  calendars: 'Calendar',
+  entries: 'Entry',
+  bin: 'Deleted entry',
+  categories: 'Category',
+  ownNotes: 'Note',
+  settings: 'Settings',
+  presets: 'Preset',
+  periodSets: 'Period set',
+  sessions: 'What this device remembers',
+};
+
 /** The words of Setup: they come with it. */
 export const setupWords = {
   index: 'Sections of Setup',
@@ -14,6 +27,7 @@ export const setupWords = {
     general: 'General',
     demo: 'Demo data',
     bin: 'Bin',
+    aside: 'Set aside',
   },
   working: {
     hint: 'The hours that Plan keeps open, and that a day’s load is measured by.',
@@ -48,6 +62,34 @@ export const setupWords = {
     emptyIt: 'Empty the bin',
     asks: (count: number) => `Empty the bin of ${plural(count, 'entry', 'entries')}?`,
     forGood: 'They are removed for good. You can undo this for as long as your last changes are kept.',
+  },
+  aside: {
+    none: 'Everything that is kept here can be read and shown.',
+    hint: 'These could not be read or shown in whole. Nothing of them is lost: each can be seen, saved, mended or thrown away.',
+    unreadable: 'It can’t be read.',
+    reasons: {
+      'too-many-dates':
+        'It makes more dates than can be shown: only its start is. Give it an end, or fewer dates.',
+      unreadable: 'Its times or its rule can’t be read, so it is shown nowhere.',
+      'no-answer': 'Nothing was answered while it was there, so it is shown nowhere.',
+    },
+    item: (collection: string | undefined, name: string | undefined) =>
+      collection === undefined
+        ? 'A part that is no record'
+        : `${kinds[collection] ?? 'A record'}${name === undefined ? '' : ` “${name}”`}`,
+    see: 'See',
+    seeOf: (name: string) => `See ${name}`,
+    openOf: (title: string) => `Edit ${title}`,
+    saveOf: (title: string) => `Save ${title} as a file`,
+    binOf: (title: string) => `Put ${title} in the bin`,
+    binAll: (count: number) => `Put all ${count} in the bin`,
+    text: 'As it is kept',
+    mend: 'Mend it',
+    mendHint: 'Put right what can’t be read, and it takes its place again.',
+    partHint: 'This is left over from something that was damaged. It can be saved as a file.',
+    still: (reason: string) => `It still can’t be read: ${reason}`,
+    throwAway: 'Throw away',
+    forGood: 'Throw away for good',
   },
   general: {
     colours: 'Colours',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { COLLECTIONS, type CollectionName, type State } from '../../model/state';
+import { isKnownZone } from '../../time/zones';
 import { FileError } from '../icalendar/problems';
 
 /** What is said at the head of a backup, and the version of its schema that is written. */
@@ -90,7 +91,12 @@ export function readBackup(text: string): Backup {
   const read = (collection: BackedUp): unknown[] =>
     (shape.data.records[collection] ?? []).flatMap((item, index) => {
       const parsed = COLLECTIONS[collection].safeParse(item);
-      if (parsed.success) return [parsed.data];
+      if (parsed.success) {
+        const zone = 'homeZone' in parsed.data ? parsed.data.homeZone : undefined;
+        if (zone !== undefined && !isKnownZone(zone))
+          problems.push({ collection, id: 'settings', name: zone, detail: 'homeZone' });
+        return [parsed.data];
+      }
       const said = z.looseObject({}).safeParse(item).data ?? {};
       const text = (name: string) => (typeof said[name] === 'string' ? said[name] : undefined);
       problems.push({

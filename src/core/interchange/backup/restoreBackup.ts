@@ -1,4 +1,6 @@
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from '../../change/patch';
+import { withKnownZones } from '../../model/knownZones';
+import type { Settings } from '../../model/settings';
 import type { State } from '../../model/state';
 import { BACKED_UP, type Backup, type BackedUp, type BackupRecords } from './backupFile';
 
@@ -19,7 +21,12 @@ export function restoreBackup(
   for (const name of BACKED_UP) {
     const known: ReadonlyMap<string, BackedUpRecord> = state[name];
     const restored = new Set<string>();
-    for (const record of backup.records[name]) {
+    for (const kept of backup.records[name]) {
+      // The home zone stays where the backup's is not known here.
+      const record =
+        name === 'settings'
+          ? withKnownZones(kept as Settings, state.settings.get('settings')?.homeZone ?? context.zone)
+          : kept;
       restored.add(record.id);
       const before = known.get(record.id);
       if (before && (mode === 'add' || JSON.stringify(before) === JSON.stringify(record))) continue;

@@ -1,7 +1,7 @@
 import type { CalendarEvent } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { dateString, DAY, localString } from '../../time/civil';
-import { instantOf, wallOf } from '../../time/eventTime';
+import { instantOf, wallOf, zoneOf } from '../../time/eventTime';
 import { instantToWall } from '../../time/zones';
 import { FLOATING } from './columns';
 import { writeCsvTable } from './csvTable';
@@ -45,7 +45,7 @@ export function writeCsv(
     const start = wallOf(event.start);
     const end =
       event.start.kind === 'zoned'
-        ? instantToWall(event.start.zone, instantOf(event.end, event.start.zone))
+        ? instantToWall(zoneOf(event.start, 'UTC'), instantOf(event.end, event.start.zone))
         : wallOf(event.end);
     const { recurrence } = event;
     // All times of a row are on the clock of its start: the table names one zone a row.
@@ -53,7 +53,7 @@ export function writeCsv(
       if (time.kind === 'date') return time.date;
       const wall =
         event.start.kind === 'zoned' && time.kind === 'zoned'
-          ? instantToWall(event.start.zone, instantOf(time, time.zone))
+          ? instantToWall(zoneOf(event.start, 'UTC'), instantOf(time, time.zone))
           : wallOf(time);
       return localString(wall).slice(0, 19);
     };

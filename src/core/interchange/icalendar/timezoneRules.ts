@@ -11,6 +11,10 @@ interface ClockChange {
   readonly to: number;
 }
 
+/** No clock changes more often within the years that are looked at, nor by more rules: what goes on is no zone's. */
+const MOST_CHANGES = 1_000;
+const MOST_RULES = 20;
+
 const valueOf = (component: ComponentLines, name: string): string[] =>
   component.properties
     .filter((line) => new RegExp(`^${name}[:;]`, 'i').test(line.text))
@@ -36,13 +40,14 @@ export function clockChanges(timezone: ComponentLines, firstYear: number, endYea
     const to = readOffset(valueOf(part, 'TZOFFSETTO')[0]);
     const start = readLocal(valueOf(part, 'DTSTART')[0] ?? '');
     if (from === undefined || to === undefined || !Number.isFinite(start)) return [];
-    const walls = [start, ...valueOf(part, 'RDATE').flatMap((text) => text.split(',').map(readLocal))];
-    for (const text of valueOf(part, 'RRULE')) {
+    const further = valueOf(part, 'RDATE').flatMap((text) => text.split(',', MOST_CHANGES).map(readLocal));
+    const walls = [start, ...further.slice(0, MOST_CHANGES)];
+    for (const text of valueOf(part, 'RRULE').slice(0, MOST_RULES)) {
       const rule = readRule(text);
       if (!rule) continue;
       // UNTIL is in UTC here; the year of it is right on any clock.
       const until = rule.until ? parseLocal(`${rule.until.value.slice(0, 10)}T23:59:59`) : Infinity;
-      walls.push(...expandRule({ ...rule, until: undefined }, start, window, until));
+      walls.push(...expandRule({ ...rule, until: undefined }, start, window, until, MOST_CHANGES));
     }
     return [...new Set(walls)]
       .filter((wall) => wall >= window.start && wall < window.end)

@@ -17,6 +17,19 @@ export const changesWords = {
     undoTo: (what: string) => `Undo ${what}, and what came after it`,
     redoTo: (what: string) => `Do again: ${what}, and what came before it`,
   },
+  plainStart: {
+    asks: 'Orderly Week did not open the last times. It can open plainly: as a list of what can be read, which you can save.',
+    open: 'Open plainly',
+    usual: 'Open as usual',
+    title: 'What can be read',
+    holds: (entries: number, calendars: number) =>
+      `${plural(entries, 'entry', 'entries')} in ${plural(calendars, 'calendar')}`,
+    aside: (count: number) => `${plural(count, 'record')} could not be read`,
+    save: 'Save a backup',
+    saved: 'The backup is saved. It can be restored in Setup, in this browser or another.',
+    failed: 'Nothing can be read here. The browser’s storage does not answer.',
+    latest: (count: number) => `The latest ${count} by their start`,
+  },
   partFailed: (name: string) => `${name} could not be shown.`,
   partFailedKept: 'Your entries are as they were, and what you wrote is kept.',
   summaries: {
@@ -96,6 +109,10 @@ export const changesWords = {
       `${takenBack(count)}, since it could not be kept. Everything before is kept.`,
     setAside: (count: number) =>
       `${plural(count, 'record')} could not be read and ${count === 1 ? 'was' : 'were'} put aside, not deleted. Everything else is here.`,
+    calendarsMade: (count: number) =>
+      `${plural(count, 'calendar')} that entries name ${count === 1 ? 'was' : 'were'} missing and ${count === 1 ? 'is' : 'are'} there again.`,
+    unknownHome: (zone: string) =>
+      `Your home zone, “${zone}”, is not known here. This device’s takes its place; Setup has others.`,
     open: 'Your data could not be opened. Nothing was changed.',
     newer:
       'Your data was written by a later version of Orderly Week. Load the page anew to get that version.',

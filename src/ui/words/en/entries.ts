@@ -18,6 +18,8 @@ export const entriesWords = {
     changed: 'differs from its series',
     reminds: 'has a reminder',
     inZone: (time: string, place: string) => `${time} in ${place}`,
+    unknownZone: (zone: string, home: string) =>
+      `Its time zone, “${zone}”, is not known here: it is read as ${home} time. Edit it to give it another.`,
     until: (time: string, place: string) => `until ${time} in ${place}`,
     from: (start: string, end: string) => `${start} to ${end}`,
     fromUntilDay: (start: string, day: string, end: string) => `${start} to ${day}, ${end}`,

@@ -45,6 +45,9 @@ export const viewsWords = {
     failed: 'These days could not be fetched. Nothing is lost.',
     empty: 'Nothing on these days yet.',
     emptyHint: 'Write an entry below, or press an empty hour.',
+    troubled: (count: number) =>
+      count === 1 ? 'One entry can’t be shown in whole.' : `${count} entries can’t be shown in whole.`,
+    seeTroubled: 'See them',
     allHidden: 'Every calendar is hidden.',
     showAll: 'Show all calendars',
     newDraft: 'New entry',
