@@ -67,7 +67,7 @@ export function workerFiles(): FilesClient {
     publish: (events, elsewhere, name, level, daysOff) =>
       remote.publish(events, elsewhere, name, level, daysOff),
     writeTable: (events, calendars) => remote.writeTable(events, calendars),
-    writeBackup: (state, attached, now) => remote.writeBackup(state, attached, now),
+    writeBackup: (state, attached, now, aside) => remote.writeBackup(state, attached, now, aside),
   };
   return files;
 }

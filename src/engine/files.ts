@@ -158,7 +158,12 @@ export class Files {
   }
 
   /** Writes everything as a backup. */
-  writeBackup(state: State, files: ReadonlyMap<string, string>, now: number): string {
-    return writeBackup(state, files, now);
+  writeBackup(
+    state: State,
+    files: ReadonlyMap<string, string>,
+    now: number,
+    setAside: ReadonlyMap<string, string>,
+  ): string {
+    return writeBackup(state, files, now, setAside);
   }
 }

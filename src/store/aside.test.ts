@@ -1,3 +1,4 @@
+import { readBackup, writeBackup } from '@/core/interchange/backup/backupFile';
 import { begin, type Browser, freshBrowser, making, openPage, titles } from '../../testing/storePages';
 import { salvage } from './aside';
 
@@ -37,6 +38,20 @@ test('a record that can’t be read is put aside whole, and the rest opens', asy
   expect(await third.readAside()).toHaveLength(1);
   await third.forgetAside(aside!.key);
   expect(await third.readAside()).toEqual([]);
+});
+
+test('what is set aside goes into a backup, and comes back aside', async () => {
+  const browser = await browserWith('good', 'bad');
+  await damage(browser, (text, key) =>
+    key.startsWith('entries/') ? text.replace('"title":"bad"', '"title":7') : text,
+  );
+  const store = await openPage(browser);
+  const aside = new Map((await store.readAside()).map(({ key, text }) => [key, text]));
+  const backup = readBackup(writeBackup(store.getSnapshot().state, new Map(), 0, aside));
+  const other = await openPage(freshBrowser());
+  await other.keepAside(backup.setAside);
+  await other.keepAside(backup.setAside);
+  expect(await other.readAside()).toEqual(await store.readAside());
 });
 
 test('of two bad records with one id both are kept, also if another was put aside before', async () => {

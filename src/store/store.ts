@@ -3,7 +3,7 @@ import { applyPatch, type Change, type Patch } from '@/core/change/patch';
 import { rebasePatch } from '@/core/change/rebase';
 import { COLLECTION_NAMES, type State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/asked';
-import { readAside, type SetAside } from './aside';
+import { ASIDE_PREFIX, readAside, type SetAside } from './aside';
 import { AttachmentFiles, type FilesFailure } from './attachmentFiles';
 import {
   type CommitFailure,
@@ -226,6 +226,13 @@ export class Store {
   /** What could not be read, at this start or before. */
   readAside(): Promise<SetAside[]> {
     return readAside(this.parts.database);
+  }
+
+  /** Puts texts aside that could not be read elsewhere, but for those that are here. */
+  async keepAside(texts: ReadonlyMap<string, string>): Promise<void> {
+    const here = new Set((await this.readAside()).map(({ text }) => text));
+    const fresh = [...texts].filter(([key, text]) => key.startsWith(ASIDE_PREFIX) && !here.has(text));
+    if (fresh.length > 0) await this.parts.database.setMany(Object.fromEntries(fresh));
   }
 
   /** Throws something away for good that was set aside; or forgets it, when it was mended. */

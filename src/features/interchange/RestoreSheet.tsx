@@ -41,6 +41,7 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
     const here = await store.files.readAll(named);
     const files = new Map([...backup.files].filter(([id]) => named.has(id) && !here.has(id)));
     await commitWithFiles(patch, files);
+    await store.keepAside(backup.setAside);
     close();
   };
   return (
@@ -48,7 +49,11 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
       title={said.previewTitle}
       closeLabel={words.actions.cancel}
       onClose={close}
-      go={{ label: said.go, onPress: () => void go(), disabled: effects.length === 0 }}
+      go={{
+        label: said.go,
+        onPress: () => void go(),
+        disabled: effects.length === 0 && backup.setAside.size === 0,
+      }}
     >
       <View>
         <AppText weight="700">
@@ -58,6 +63,7 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
           {[
             words.calendars.entries(backup.records.entries.length),
             backup.files.size > 0 ? said.files(backup.files.size) : '',
+            backup.setAside.size > 0 ? said.setAside(backup.setAside.size) : '',
           ]
             .filter(Boolean)
             .join(' · ')}

@@ -63,7 +63,8 @@ export async function saveBackup(store: Store, now: number, day: string): Promis
     ...[...state.entries.values()].flatMap(({ attachments = [] }) => attachments),
     ...[...state.bin.values()].flatMap(({ entry }) => entry.attachments ?? []),
   ].map(({ id }) => id);
-  const text = await calendarFiles().writeBackup(state, await store.files.readAll(ids), now);
+  const aside = new Map((await store.readAside()).map(({ key, text }) => [key, text]));
+  const text = await calendarFiles().writeBackup(state, await store.files.readAll(ids), now, aside);
   saveFile(`orderly-week-backup-${day}.json`, text, 'application/json');
 }
 

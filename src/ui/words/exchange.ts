@@ -141,6 +141,7 @@ export const exchangeWords = {
     formHint: 'A table holds titles, times, places, notes and rules; a calendar file holds everything.',
   },
   backup: {
+    setAside: (count: number) => `${plural(count, 'record')} that could not be read`,
     persists: 'This browser keeps your data also where room on the device is short.',
     persistsNot:
       'This browser may clear your data where room on the device is short. A backup now and then is worth having.',

@@ -39,6 +39,8 @@ export interface Backup {
   readonly records: BackupRecords;
   /** The bytes of attachments in base 64, by their ids. */
   readonly files: ReadonlyMap<string, string>;
+  /** Texts that could not be read where the backup was saved, by their keys there. */
+  readonly setAside: ReadonlyMap<string, string>;
   readonly problems: readonly BackupProblem[];
 }
 
@@ -51,13 +53,19 @@ const BackupShape = z.object({
   saved: z.iso.datetime(),
   records: z.record(z.string(), z.array(z.unknown())),
   files: z.record(z.string(), z.string().regex(BASE64)),
+  setAside: z.record(z.string(), z.string()).optional(),
 });
 
-/** Writes everything as one JSON text. `saved` is an instant in milliseconds. */
+/**
+ * Writes everything as one JSON text.
+ * @param saved an instant in milliseconds
+ * @param setAside texts that could not be read, by their keys: kept with the rest, whatever they are
+ */
 export function writeBackup(
   state: Pick<State, BackedUp>,
   files: ReadonlyMap<string, string>,
   saved: number,
+  setAside: ReadonlyMap<string, string> = new Map(),
 ): string {
   const records = Object.fromEntries(BACKED_UP.map((name) => [name, [...state[name].values()]]));
   return JSON.stringify({
@@ -66,6 +74,7 @@ export function writeBackup(
     saved: new Date(saved).toISOString(),
     records,
     files: Object.fromEntries(files),
+    ...(setAside.size > 0 ? { setAside: Object.fromEntries(setAside) } : {}),
   } satisfies z.infer<typeof BackupShape>);
 }
 
@@ -112,6 +121,7 @@ export function readBackup(text: string): Backup {
     saved: Date.parse(shape.data.saved),
     records: records as unknown as BackupRecords,
     files: new Map(Object.entries(shape.data.files)),
+    setAside: new Map(Object.entries(shape.data.setAside ?? {})),
     problems,
   };
 }
