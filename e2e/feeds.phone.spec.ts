@@ -88,4 +88,15 @@ test('a calendar is published at a level, changes reach the page, and it is with
   await press(sheet.getByRole('button', { name: 'Withdraw' }));
   await expect.poll(async () => (await request.get(renewed)).status()).toBe(404);
   await expect(page.getByRole('region', { name: 'Published' })).toHaveCount(0);
+
+  // Undone, it is there again at another address; the one that was withdrawn stays so.
+  await press(sheet.getByRole('button', { name: /Close|Cancel/ }).last());
+  await press(page.getByTestId('notice').getByRole('button', { name: 'Undo' }));
+  await expect(page.getByRole('region', { name: 'Published' })).toContainText('Published: busy times only');
+  await expect(page.getByTestId('notice')).toContainText('published again, at a new address');
+  expect((await request.get(renewed)).status()).toBe(404);
+  await calendarAction(page, 'Meetings', /^Publish/);
+  const again = /http\S+\/p\/[\w-]+/.exec(await address.innerText())![0];
+  expect(again).not.toBe(renewed);
+  await expect.poll(async () => (await request.get(again)).status()).toBe(200);
 });

@@ -6,8 +6,12 @@ import path from 'node:path';
 import { feedHost, OFFERED } from './feedHost/feedHost';
 import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
+import { hostNames } from './hostNames';
+import type { PageSections } from './published/pageSections';
+import { PageStore } from './published/pageStore';
 import { publishedPages, publishingRoutes } from './published/publishedRoutes';
-import { PublishedStore } from './published/publishedStore';
+import { type KeepLimits, PublishedStore } from './published/publishedStore';
+import { type SectionsJob, sectionsInWorker } from './published/sectionsInWorker';
 
 export interface AppOptions {
   /** The folder with the built application. */
@@ -23,6 +27,12 @@ export interface AppOptions {
   /** How many questions of a kind one address may ask in a minute. */
   readonly perMinute?: Partial<typeof PER_MINUTE>;
   readonly slowMilliseconds?: number;
+  /** The address that the server listens on. */
+  readonly host?: string;
+  /** What may be kept of published calendars. */
+  readonly keeping?: KeepLimits;
+  /** Makes the parts of a published page. */
+  readonly makeSections?: (job: SectionsJob) => Promise<PageSections | undefined>;
 }
 
 const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600 };
@@ -76,11 +86,13 @@ const onError: ErrorRequestHandler = (error: unknown, _request, response, next) 
 export function createApp(options: AppOptions): Express {
   const { dist, start, now = Date.now } = options;
   const perMinute = { ...PER_MINUTE, ...options.perMinute };
-  const published = new PublishedStore(path.join(options.data, 'published'));
+  const published = new PublishedStore(path.join(options.data, 'published'), options.keeping);
+  const pages = new PageStore(path.join(options.data, 'pages'), options.makeSections ?? sectionsInWorker);
   const app = express();
   app.disable('x-powered-by');
+  app.use(hostNames(options.host ?? '127.0.0.1'));
   app.use(limited(perMinute.all));
-  app.use('/p', limited(perMinute.pages), publishedPages(published, now));
+  app.use('/p', limited(perMinute.pages), publishedPages(published, pages, now));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
   app.use(helmet({ contentSecurityPolicy, strictTransportSecurity: false }));
   app.use(compression());
@@ -95,7 +107,7 @@ export function createApp(options: AppOptions): Express {
   });
   const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
-  app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, now));
+  app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, pages, now));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'not found' });
   });

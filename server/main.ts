@@ -28,6 +28,7 @@ const server = createApp({
   data: path.resolve(folder),
   start,
   port: () => port,
+  host,
 }).listen(port, host);
 server.on('listening', () => {
   console.log(`Orderly Week is at http://localhost:${port}/`);

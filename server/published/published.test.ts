@@ -11,6 +11,7 @@ import type { CalendarEvent } from '@/core/model/entry';
 import { parseDate } from '@/core/time/civil';
 import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
 import { createApp } from '../app';
+import { pageSections } from './pageSections';
 import { publishedPage } from './publishedPage';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'orderly-week-'));
@@ -18,7 +19,8 @@ afterAll(() => rmSync(folder, { recursive: true }));
 const NOW = Date.UTC(2027, 2, 9, 10);
 const app = createApp({ dist: 'public', data: folder, start: () => null, now: () => NOW });
 
-const token = 'a'.repeat(32);
+const withdrawn = 'a'.repeat(32);
+const token = 'b'.repeat(32);
 const key = 'k'.repeat(32);
 const entries = [
   event({ title: 'Lamp <test>', notes: 'bring "gloves"', location: 'Works' }),
@@ -34,23 +36,27 @@ const copy = { key, name: 'Meetings & more', zone: 'Europe/Lisbon', text };
 const publish = (at: string, body: object) => request(app).put(`/api/published/${at}`).send(body);
 
 test('a calendar is served at its secret address as a feed and as a page, until it is withdrawn', async () => {
-  await request(app).get(`/p/${token}`).expect(404);
-  await publish(token, copy).expect(204);
-  const feed = await request(app).get(`/p/${token}.ics`).expect(200);
+  await request(app).get(`/p/${withdrawn}`).expect(404);
+  await publish(withdrawn, copy).expect(204);
+  const feed = await request(app).get(`/p/${withdrawn}.ics`).expect(200);
   expect(feed.headers['content-type']).toBe('text/calendar; charset=utf-8');
   expect(feed.text).toBe(text);
-  await request(app).get(`/p/${token}.ics`).set('If-None-Match', feed.headers.etag!).expect(304);
-  const page = await request(app).get(`/p/${token}`).expect(200);
+  await request(app).get(`/p/${withdrawn}.ics`).set('If-None-Match', feed.headers.etag!).expect(304);
+  const page = await request(app).get(`/p/${withdrawn}`).expect(200);
   expect(page.text).toContain('<h1>Meetings &amp; more</h1>');
   expect(page.text).toContain('Lamp &lt;test&gt;');
   expect(page.text).toContain('14:00 – 15:00');
   expect(page.text).toContain('Tuesday, 9 March 2027');
   expect(page.text).not.toContain('Dentist');
-  await request(app).delete(`/api/published/${token}`).send({ key }).expect(204);
-  await request(app).delete(`/api/published/${token}`).send({ key }).expect(204);
-  await request(app).get(`/p/${token}`).expect(404);
-  await request(app).get(`/p/${token}.ics`).expect(404);
-  expect(readdirSync(path.join(folder, 'published'))).toEqual([]);
+  await request(app).delete(`/api/published/${withdrawn}`).send({ key }).expect(204);
+  await request(app).delete(`/api/published/${withdrawn}`).send({ key }).expect(204);
+  await request(app).get(`/p/${withdrawn}`).expect(404);
+  await request(app).get(`/p/${withdrawn}.ics`).expect(404);
+  // All that is left is that the address is used no more.
+  expect(readdirSync(path.join(folder, 'published'))).toEqual([`${withdrawn}.gone`]);
+  expect(readFileSync(path.join(folder, 'published', `${withdrawn}.gone`), 'utf8')).toBe('');
+  expect(readdirSync(path.join(folder, 'pages'))).toEqual([]);
+  await publish(withdrawn, copy).expect(410);
 });
 
 test('the page may stand in other pages and runs no scripts; it is not to be listed by searches', async () => {
@@ -226,11 +232,10 @@ describe('every byte that is served', () => {
       const text = writeCalendarFile(seen, undefined, undefined, { ids: taken, now: Date.UTC(2027, 2, 9) });
       const plain = text.replaceAll('\r\n ', '');
       expect(plain).not.toMatch(/Keeper-secret|2011|2012|4711/);
-      const page = await publishedPage(
-        { name: 'Rota', zone: 'Europe/Lisbon', text, updated: Date.UTC(2027, 2, 9) } as never,
-        parseDate('2027-03-08'),
-        Date.UTC(2027, 2, 9),
-      );
+      const rotaCopy = { name: 'Rota', zone: 'Europe/Lisbon', text, updated: Date.UTC(2027, 2, 9) };
+      const sections = await pageSections(rotaCopy, Date.UTC(2027, 2, 9));
+      const page = publishedPage(rotaCopy, sections, parseDate('2027-03-08'));
+      expect(sections.days.length).toBeGreaterThan(0);
       expect(page).not.toMatch(/Keeper-secret/);
       // An occurrence stands once: as the exception says it, and not as its series does.
       const { events: again } = await readCalendarFile(text, {

@@ -1,59 +1,32 @@
-import { publishedDays, type PublishedItem } from '@/core/interchange/published/publishedDays';
-import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
-import { dateString, DAY } from '@/core/time/civil';
-import { instantToWall, isKnownZone } from '@/core/time/zones';
+import { dateString } from '@/core/time/civil';
 import { escapeHtml, htmlPage } from '../htmlPage';
+import { dayText, type PageSections } from './pageSections';
 import type { StoredCopy } from './publishedStore';
 
 /** How many days a page shows. */
 export const DAYS_SHOWN = 28;
 
-const longDay = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });
-const dayText = (day: number): string => longDay.format(day * DAY);
-
-function timeText({ occurrence }: PublishedItem, day: number): string {
-  if (occurrence.allDay) return 'All day';
-  const { startWall, endWall } = occurrence;
-  const from = startWall < day * DAY ? '…' : clock.format(startWall);
-  const to = endWall > (day + 1) * DAY ? '…' : clock.format(endWall);
-  if (startWall <= day * DAY && endWall >= (day + 1) * DAY) return 'All day';
-  return startWall === endWall ? from : `${from} – ${to}`;
-}
-
-function itemMarkup(item: PublishedItem, day: number): string {
-  const { title, location } = item.occurrence;
-  const more = [location, item.notes].filter(Boolean).map(escapeHtml).join('\n');
-  return `<li class="entry"><span class="time">${timeText(item, day)}</span><span>${escapeHtml(title || 'No title')}${
-    more ? `<span class="more">${more}</span>` : ''
-  }</span></li>`;
-}
-
 /** The page of a published calendar: four weeks from a day on, as plain text, made to be printed too. */
-export async function publishedPage(
-  copy: StoredCopy,
-  from: number | undefined,
-  now: number,
-): Promise<string> {
-  const zone = isKnownZone(copy.zone) ? copy.zone : 'UTC';
-  let id = 0;
-  const file = await readCalendarFile(copy.text, { zone, now, newId: () => String(++id) });
-  const first = from ?? Math.floor(instantToWall(zone, now) / DAY);
+export function publishedPage(
+  copy: Pick<StoredCopy, 'name' | 'zone' | 'updated'>,
+  sections: PageSections | undefined,
+  first: number,
+): string {
   const end = first + DAYS_SHOWN;
-  const days = publishedDays(file.events, { first, end }, zone);
   const link = (day: number, text: string) => `<a href="?from=${dateString(day)}">${text}</a>`;
-  const sections = days.map(
-    ({ day, items }) =>
-      `<section aria-labelledby="d${day}"><h2 id="d${day}"><time datetime="${dateString(day)}">${dayText(day)}</time></h2><ul>${items
-        .map((item) => itemMarkup(item, day))
-        .join('')}</ul></section>`,
-  );
+  const shown = sections?.days.filter(([day]) => day >= first && day < end).map(([, markup]) => markup) ?? [];
+  const isBeyond = sections && (end <= sections.first || first >= sections.end);
+  const none = !sections
+    ? 'This calendar is too large for a page. Its feed has all of it.'
+    : isBeyond
+      ? 'The page does not reach so far. The calendar’s feed does.'
+      : 'There is nothing in these four weeks.';
   return htmlPage({
     title: copy.name,
     body: `<h1>${escapeHtml(copy.name)}</h1>
-<p>${dayText(first)} to ${dayText(end - 1)}. Times of ${escapeHtml(zone.replaceAll('_', ' '))}.</p>
+<p>${dayText(first)} to ${dayText(end - 1)}. Times of ${escapeHtml(copy.zone.replaceAll('_', ' '))}.</p>
 <nav aria-label="Other weeks">${link(first - DAYS_SHOWN, 'Four weeks before')}${link(end, 'Four weeks after')}</nav>
-${sections.join('\n') || '<p>There is nothing in these four weeks.</p>'}
+${shown.join('\n') || `<p>${none}</p>`}
 <p><small>Last changed ${escapeHtml(new Date(copy.updated).toISOString().slice(0, 16).replace('T', ' '))} UTC</small></p>`,
   });
 }

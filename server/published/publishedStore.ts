@@ -1,7 +1,8 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
-import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { chmod, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
+import { NamedQueues } from '../queues';
 
 /** The secret part of an address: letters, digits, `-` and `_` only, so that it names a file and nothing beyond. */
 export const Token = z.string().regex(/^[A-Za-z0-9_-]{22,64}$/);
@@ -16,7 +17,10 @@ export const PublishedCopy = z.object({
 });
 export type PublishedCopy = z.infer<typeof PublishedCopy>;
 
-const StoredCopy = PublishedCopy.extend({ keyHash: z.string(), updated: z.number() });
+const StoredCopy = PublishedCopy.extend({
+  keyHash: z.string(),
+  updated: z.number(),
+});
 export type StoredCopy = z.infer<typeof StoredCopy>;
 
 const hashOf = (key: string): string => createHash('sha256').update(key).digest('hex');
@@ -24,18 +28,67 @@ const sameHash = (a: string, b: string): boolean =>
   a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
 
 /** What became of a wish to change a copy. */
-export type StoreAnswer = 'done' | 'not-yours' | 'missing';
+export type StoreAnswer = 'done' | 'not-yours' | 'missing' | 'withdrawn' | 'too-much';
 
-/** Published copies as files in a folder, one each; whoever made one changes it with its key, of which a hash is kept. */
+/** What may be kept at the most, in bytes: in all, and by one sender. */
+export interface KeepLimits {
+  readonly total: number;
+  readonly bySender: number;
+}
+export const KEEP_LIMITS: KeepLimits = { total: 1024 ** 3, bySender: 256 * 1024 ** 2 };
+
+/** A copy is there and can't be read: it was cut off, or changed by something else. */
+export class TornCopyError extends Error {}
+
+const COPY = /^([A-Za-z0-9_-]{22,64})\.json$/;
+/** Says that a calendar was withdrawn: its address is used no more. */
+const GONE = '.gone';
+
+/** How many addresses are remembered that were withdrawn before anything came to them. */
+const MOST_AWAITED = 10_000;
+
+interface Kept {
+  readonly bytes: number;
+  readonly sender: string;
+}
+
+/**
+ * Published copies as files in a folder that is its owner's alone, one each; whoever made one changes it with its key, of
+ * which a hash is kept. What is wished of one copy is done in the order that it came in.
+ */
 export class PublishedStore {
-  constructor(private readonly folder: string) {}
+  private readonly queues = new NamedQueues();
+  private readonly kept = new Map<string, Kept>();
+  /** Addresses that were withdrawn before anything came to them. */
+  private readonly awaited = new Set<string>();
+  private opened: Promise<void> | undefined;
 
-  private fileOf(token: string): string {
-    return path.join(this.folder, `${Token.parse(token)}.json`);
+  constructor(
+    private readonly folder: string,
+    private readonly limits: KeepLimits = KEEP_LIMITS,
+  ) {}
+
+  private fileOf(token: string, end = '.json'): string {
+    return path.join(this.folder, `${Token.parse(token)}${end}`);
   }
 
-  /** A copy, or undefined if there is none. */
-  async get(token: string): Promise<StoredCopy | undefined> {
+  /** Clears what writes that were cut off have left, and counts what is kept. */
+  private open(): Promise<void> {
+    this.opened ??= (async () => {
+      await mkdir(this.folder, { recursive: true, mode: 0o700 });
+      await chmod(this.folder, 0o700);
+      for (const name of await readdir(this.folder)) {
+        const token = COPY.exec(name)?.[1];
+        const file = path.join(this.folder, name);
+        if (/\.json\.[^.]+$/.test(name)) await rm(file, { force: true });
+        // Who sent it is known again with the next copy.
+        else if (token) this.kept.set(token, { bytes: (await stat(file)).size, sender: '' });
+      }
+    })();
+    return this.opened;
+  }
+
+  private async read(token: string): Promise<StoredCopy | undefined> {
     let text: string;
     try {
       text = await readFile(this.fileOf(token), 'utf8');
@@ -43,29 +96,83 @@ export class PublishedStore {
       if ((error as NodeJS.ErrnoException).code === 'ENOENT') return undefined;
       throw error;
     }
-    return StoredCopy.parse(JSON.parse(text));
+    try {
+      return StoredCopy.parse(JSON.parse(text));
+    } catch {
+      throw new TornCopyError(token);
+    }
   }
 
-  /** Keeps a copy. The first to come has its address; `now` is an instant in milliseconds. */
-  async put(token: string, key: string, copy: PublishedCopy, now: number): Promise<StoreAnswer> {
-    const before = await this.get(token);
-    const keyHash = hashOf(key);
-    if (before && !sameHash(before.keyHash, keyHash)) return 'not-yours';
-    await mkdir(this.folder, { recursive: true });
-    const stored: StoredCopy = { ...copy, keyHash, updated: now };
-    // Written beside and put in place whole: a reader never sees half of it.
-    const beside = `${this.fileOf(token)}.${process.pid}-${hashOf(`${now}${Math.random()}`).slice(0, 8)}`;
-    await writeFile(beside, JSON.stringify(stored), { mode: 0o600 });
-    await rename(beside, this.fileOf(token));
-    return 'done';
+  /**
+   * A copy, or undefined if there is none.
+   * @throws TornCopyError if what is there can't be read
+   */
+  async get(token: string): Promise<StoredCopy | undefined> {
+    await this.open();
+    return this.read(token);
   }
 
-  /** Takes a copy away at once. */
-  async remove(token: string, key: string): Promise<StoreAnswer> {
-    const before = await this.get(token);
-    if (!before) return 'missing';
-    if (!sameHash(before.keyHash, hashOf(key))) return 'not-yours';
-    await rm(this.fileOf(token), { force: true });
-    return 'done';
+  private async isWithdrawn(token: string): Promise<boolean> {
+    return stat(this.fileOf(token, GONE)).then(
+      () => true,
+      () => false,
+    );
+  }
+
+  private forget(token: string): void {
+    if (this.awaited.size >= MOST_AWAITED) this.awaited.clear();
+    this.awaited.add(token);
+  }
+
+  private wouldBeTooMuch(token: string, bytes: number, sender: string): boolean {
+    let total = bytes;
+    let bySender = bytes;
+    for (const [other, kept] of this.kept) {
+      if (other === token) continue;
+      total += kept.bytes;
+      if (kept.sender === sender) bySender += kept.bytes;
+    }
+    return total > this.limits.total || bySender > this.limits.bySender;
+  }
+
+  /**
+   * Keeps a copy. The first to come has its address; one that was withdrawn is nobody's any more.
+   * @param from the address of who sends it
+   * @param now an instant in milliseconds
+   */
+  put(token: string, key: string, copy: PublishedCopy, now: number, from = ''): Promise<StoreAnswer> {
+    return this.queues.run(token, async () => {
+      await this.open();
+      // A torn one is whoever's has the key, which can't be told any more: it is let be.
+      const before = await this.read(token);
+      const keyHash = hashOf(key);
+      if (before && !sameHash(before.keyHash, keyHash)) return 'not-yours';
+      if (this.awaited.has(token) || (await this.isWithdrawn(token))) return 'withdrawn';
+      const sender = hashOf(from).slice(0, 16);
+      const text = JSON.stringify({ ...copy, keyHash, updated: now } satisfies StoredCopy);
+      const bytes = Buffer.byteLength(text);
+      if (this.wouldBeTooMuch(token, bytes, sender)) return 'too-much';
+      // Written beside and put in place whole: a reader never sees half of it.
+      const beside = `${this.fileOf(token)}.${process.pid}-${hashOf(`${now}${Math.random()}`).slice(0, 8)}`;
+      await writeFile(beside, text, { mode: 0o600 });
+      await rename(beside, this.fileOf(token));
+      this.kept.set(token, { bytes, sender });
+      return 'done';
+    });
+  }
+
+  /** Takes a copy away at once. Its address is used no more: a push that was on its way does not bring it back. */
+  remove(token: string, key: string): Promise<StoreAnswer> {
+    return this.queues.run(token, async () => {
+      await this.open();
+      const before = await this.read(token);
+      if (before && !sameHash(before.keyHash, hashOf(key))) return 'not-yours';
+      if (before) await writeFile(this.fileOf(token, GONE), '', { mode: 0o600 });
+      // A first push may still be on its way.
+      else this.forget(token);
+      await rm(this.fileOf(token), { force: true });
+      this.kept.delete(token);
+      return before ? 'done' : 'missing';
+    });
   }
 }

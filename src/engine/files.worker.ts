@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import './randomUuid';
 import { Files } from './files';
 
 Comlink.expose(new Files());

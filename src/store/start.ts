@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import '@/engine/randomUuid';
 import { clearOldBin } from '@/core/change/binChanges';
 import { type Mended, mendState } from '@/core/change/mendState';
 import type { Change, ChangeContext, Patch } from '@/core/change/patch';

@@ -4,12 +4,16 @@ export interface Tabs {
   exclusively<Result>(task: () => Promise<Result>): Promise<Result>;
 }
 
-/** The browser's own lock. */
-export const browserTabs = (name = 'orderly-week'): Tabs => ({
-  exclusively: (task) => navigator.locks.request(name, task) as ReturnType<typeof task>,
-});
+/**
+ * The browser's own lock. Over plain http from another machine it gives none: pages take turns within themselves then, and two
+ * that fold at once write the same twice.
+ */
+export const browserTabs = (name = 'orderly-week'): Tabs =>
+  typeof navigator.locks === 'undefined'
+    ? localTabs()
+    : { exclusively: (task) => navigator.locks.request(name, task) as ReturnType<typeof task> };
 
-/** Pages that live in one process and share a database, for tests. */
+/** A lock among those who share it: pages that live in one process, in tests. */
 export function localTabs(): Tabs {
   let last: Promise<unknown> = Promise.resolve();
   return {

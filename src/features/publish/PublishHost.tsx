@@ -1,9 +1,12 @@
 import { useEffect } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
+import { makePatch, put } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
+import { workspace } from '@/features/workspace';
 import { useOpenStore } from '@/store';
-import { pushCalendar, withdraw } from './publishClient';
+import { exchangeWords } from '@/ui/words/exchange';
+import { newSecret, pushCalendar, withdraw } from './publishClient';
 
 /** Changes gather for so long before they are sent. */
 const GATHER_MS = 1500;
@@ -19,10 +22,25 @@ export function PublishHost() {
   useEffect(() => {
     let before = store.getSnapshot().state;
     const waiting = new Set(published(before).map(({ id }) => id));
+    /** Addresses that this page has withdrawn. */
+    const gone = new Set<string>();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const wake = (after: number) => {
       clearTimeout(timer);
       timer = setTimeout(() => void send(), after);
+    };
+    const renew = async (id: string, token: string) => {
+      const { state } = store.getSnapshot();
+      const calendar = state.calendars.get(id);
+      if (calendar?.publication?.token !== token) return;
+      const publication = { ...calendar.publication, token: newSecret(), key: newSecret() };
+      const change = put(state, 'calendars', { ...calendar, publication });
+      const own = { now: clock(), newId: () => crypto.randomUUID(), zone: 'UTC' };
+      await store.commit(
+        makePatch(own, { what: 'calendar-published', count: 1, name: calendar.name }, [change]),
+        'quiet',
+      );
+      workspace.say({ text: exchangeWords.publish.renewed(calendar.name), tone: 'done', undo: false });
     };
     const send = async () => {
       for (const id of [...waiting]) {
@@ -30,7 +48,13 @@ export function PublishHost() {
         const { state } = store.getSnapshot();
         const calendar = state.calendars.get(id);
         if (!calendar?.publication) continue;
-        if (!(await pushCalendar(state, calendar, calendar.publication, clock()))) {
+        const { publication } = calendar;
+        const pushed = gone.has(publication.token)
+          ? 'withdrawn'
+          : await pushCalendar(state, calendar, publication, clock());
+        // An address that was withdrawn is used no more: undoing that takes another.
+        if (pushed === 'withdrawn') await renew(id, publication.token);
+        if (pushed === 'failed') {
           waiting.add(id);
           wake(AGAIN_MS);
           return;
@@ -44,8 +68,10 @@ export function PublishHost() {
       before = state;
       for (const calendar of published(earlier)) {
         const now = state.calendars.get(calendar.id)?.publication;
-        if (calendar.publication && now?.token !== calendar.publication.token)
+        if (calendar.publication && now?.token !== calendar.publication.token) {
+          gone.add(calendar.publication.token);
           void withdraw(calendar.publication);
+        }
       }
       const touched = published(state).filter(
         (calendar) =>

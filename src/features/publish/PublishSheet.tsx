@@ -48,7 +48,8 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
   const keep = async (next: Publication | undefined) => {
     setIsBusy(true);
     const { state } = store.getSnapshot();
-    const pushed = next === undefined || (await pushCalendar(state, calendar, next, context().now));
+    const pushed =
+      next === undefined || (await pushCalendar(state, calendar, next, context().now)) === 'done';
     const old = publication && publication.token !== next?.token ? publication : undefined;
     const done = pushed && (old === undefined || (await withdraw(old)));
     setIsBusy(false);

@@ -42,17 +42,21 @@ export function publishedText(
   return calendarFiles().publish(events, elsewhere, calendar.name, level, writtenDaysOff(state, events, now));
 }
 
-/** Sends what is published of a calendar to the server; whether it took it. */
+/** What the server made of a push: its address may have been withdrawn for good. */
+export type Pushed = 'done' | 'withdrawn' | 'failed';
+
+/** Sends what is published of a calendar to the server. */
 export async function pushCalendar(
   state: State,
   calendar: Pick<Calendar, 'id' | 'name'>,
   publication: Publication,
   now: number,
-): Promise<boolean> {
+): Promise<Pushed> {
   const text = await publishedText(state, calendar, publication.level, now);
   const zone = state.settings.get('settings')?.homeZone ?? 'UTC';
   const { token, key } = publication;
-  return (await ask('PUT', token, { key, name: calendar.name, zone, text })) === 204;
+  const status = await ask('PUT', token, { key, name: calendar.name, zone, text });
+  return status === 204 ? 'done' : status === 410 ? 'withdrawn' : 'failed';
 }
 
 /** Takes a published calendar off the server; whether it is gone. */

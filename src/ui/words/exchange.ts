@@ -226,6 +226,7 @@ export const exchangeWords = {
     changed: (count: number) => `The feed brought ${plural(count, 'change')}.`,
   },
   publish: {
+    renewed: (name: string) => `“${name}” is published again, at a new address. The old one stays withdrawn.`,
     title: (name: string) => `Publish ${name}`,
     action: 'Publish',
     intro:

@@ -29,8 +29,11 @@ export function publishedDays(
   for (const occurrence of occurrences) {
     const { first, end } = daysOf(occurrence);
     const notes = index.get(occurrence.entryId)?.notes ?? '';
-    for (let day = Math.max(first, range.first); day < Math.min(end, range.end); day++)
-      days.set(day, [...(days.get(day) ?? []), { occurrence, notes }]);
+    for (let day = Math.max(first, range.first); day < Math.min(end, range.end); day++) {
+      const items = days.get(day) ?? [];
+      items.push({ occurrence, notes });
+      days.set(day, items);
+    }
   }
   return [...days].sort(([a], [b]) => a - b).map(([day, items]) => ({ day, items }));
 }
