@@ -115,3 +115,12 @@ test('what is in the bin comes back, or is removed for good when that is said tw
   await expect(card(page, /Q1 works report/)).toBeVisible();
   await expect(card(page, /Tobias: crane survey/)).toHaveCount(0);
 });
+
+test('the licences of all that it is built with are a press away', async ({ page, request }) => {
+  await openSetup(page);
+  const link = page.getByRole('link', { name: 'What this is built with, and its licences' });
+  const [opened] = await Promise.all([page.waitForEvent('popup'), press(link)]);
+  await expect(opened.getByRole('heading', { name: /^ical\.js \d.* MPL-2\.0/ })).toBeAttached();
+  await expect(opened.getByText('Mozilla Public License Version 2.0').first()).toBeAttached();
+  expect(await (await request.get('/notices.txt')).text()).toMatch(/^react \d/m);
+});

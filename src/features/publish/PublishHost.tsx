@@ -22,7 +22,7 @@ export function PublishHost() {
   useEffect(() => {
     let before = store.getSnapshot().state;
     const waiting = new Set(published(before).map(({ id }) => id));
-    /** Addresses that this page has withdrawn. */
+    /** Addresses that were withdrawn. */
     const gone = new Set<string>();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const wake = (after: number) => {
@@ -49,11 +49,16 @@ export function PublishHost() {
         const calendar = state.calendars.get(id);
         if (!calendar?.publication) continue;
         const { publication } = calendar;
-        const pushed = gone.has(publication.token)
-          ? 'withdrawn'
-          : await pushCalendar(state, calendar, publication, clock());
-        // An address that was withdrawn is used no more: undoing that takes another.
-        if (pushed === 'withdrawn') await renew(id, publication.token);
+        const pushed = await pushCalendar(state, calendar, publication, clock());
+        if (pushed === 'withdrawn') {
+          // Whoever withdraws says so here a moment later. Where it is published all the same, that was undone.
+          if (gone.has(publication.token)) await renew(id, publication.token);
+          else {
+            gone.add(publication.token);
+            waiting.add(id);
+            wake(GATHER_MS);
+          }
+        }
         if (pushed === 'failed') {
           waiting.add(id);
           wake(AGAIN_MS);

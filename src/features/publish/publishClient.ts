@@ -52,6 +52,7 @@ export async function pushCalendar(
   publication: Publication,
   now: number,
 ): Promise<Pushed> {
+  if (withdrawnHere.has(publication.token)) return 'withdrawn';
   const text = await publishedText(state, calendar, publication.level, now);
   const zone = state.settings.get('settings')?.homeZone ?? 'UTC';
   const { token, key } = publication;
@@ -59,9 +60,15 @@ export async function pushCalendar(
   return status === 204 ? 'done' : status === 410 ? 'withdrawn' : 'failed';
 }
 
+/** Addresses that this page has withdrawn, or is about to. */
+const withdrawnHere = new Set<string>();
+
 /** Takes a published calendar off the server; whether it is gone. */
 export async function withdraw({ token, key }: Publication): Promise<boolean> {
-  return (await ask('DELETE', token, { key })) === 204;
+  withdrawnHere.add(token);
+  const isGone = (await ask('DELETE', token, { key })) === 204;
+  if (!isGone) withdrawnHere.delete(token);
+  return isGone;
 }
 
 /** Takes a calendar off the server if it is published; whether nothing of it is there any more. */

@@ -1,10 +1,10 @@
-import { type ComponentType, Suspense, useRef } from 'react';
+import { type ComponentType, createElement, Suspense, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { backupSection } from '@/features/interchange';
 import { PeriodSection } from '@/features/periods';
 import { useSettings } from '@/store';
 import { fetchQuietly, later } from '@/ui/later';
-import { TitleText } from '@/ui/primitives/AppText';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
@@ -82,6 +82,15 @@ export function SetupScreen() {
               </View>
             );
           })}
+        </View>
+        <View>
+          {createElement(
+            'a',
+            { href: '/notices.html', target: '_blank', rel: 'noreferrer', style: { color: colours.primary } },
+            <AppText size="small" style={{ color: colours.primary }}>
+              {setupWords.licences}
+            </AppText>,
+          )}
         </View>
       </ScrollView>
     </View>

@@ -16,6 +16,7 @@ const kinds: Record<string, string> = {
 /** The words of Setup: they come with it. */
 export const setupWords = {
   index: 'Sections of Setup',
+  licences: 'What this is built with, and its licences',
   sections: {
     calendars: 'Calendars',
     categories: 'Categories',
