@@ -4,6 +4,7 @@ import { daysBy } from '@/core/change/moveEntry';
 import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
+import { isOpenable } from '@/core/model/link';
 import { DAY, parseDate } from '@/core/time/civil';
 import { instantOf, ownZone, unknownZone, wallOf } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
@@ -87,9 +88,13 @@ export function EntryPanel({
       ) : null}
       {event.url ? (
         <Line icon="link-variant" label={words.editor.link}>
-          <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
-            <AppText style={styles.link}>{event.url}</AppText>
-          </Pressable>
+          {isOpenable(event.url) ? (
+            <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
+              <AppText style={styles.link}>{event.url}</AppText>
+            </Pressable>
+          ) : (
+            <AppText>{event.url}</AppText>
+          )}
         </Line>
       ) : null}
       {event.reminders.length > 0 ? (

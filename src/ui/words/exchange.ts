@@ -32,6 +32,7 @@ export const exchangeWords = {
     codes: {
       'unreadable-line': 'This line can’t be read and was left out.',
       'unreadable-rule': 'This repeat can’t be read; the event comes without it.',
+      'unreadable-entry': 'This event can’t be read. It is kept with its calendar’s file.',
       'no-start':
         'This event has no readable start, so it can’t be shown. It is kept with its calendar’s file.',
       'end-before-start': 'This event ends before it starts; it comes without a length.',

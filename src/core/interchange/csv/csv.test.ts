@@ -237,3 +237,25 @@ test('of an archive, what can’t be read is named: other kinds, and archives wi
     { name: 'letter.txt', reason: 'other-kind' },
   ]);
 });
+
+test('no cell or line of a cell begins a formula, and every text comes back as it was', () => {
+  const risky = [
+    '=1+1',
+    '  =1+1',
+    '\t=1',
+    '+49',
+    '-5',
+    '@SUM(A1)',
+    'notes\n=HYPERLINK("x")',
+    'a\r\n  @b',
+    "'=quoted",
+    "''-twice",
+    "it's plain",
+    ' blank',
+    '__proto__',
+    'a\n\n-b',
+  ];
+  const table = writeCsvTable(['title', 'notes'], [risky.slice(0, 2), ...risky.map((text) => [text, 'x'])]);
+  for (const line of table.split(/\r\n|\n|\r/)) expect(line.replace(/^"/, '')).not.toMatch(/^\s*[=+\-@]/);
+  expect(readCsvTable(table).rows.map(({ cells }) => cells[0])).toEqual([risky[0], ...risky]);
+});

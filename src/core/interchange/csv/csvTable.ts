@@ -14,8 +14,12 @@ export interface CsvTable {
 /** The most rows that are read. */
 export const MOST_ROWS = 100_000;
 
-/** What a spreadsheet would take for a formula is written with an apostrophe before it, which is taken off again. */
-const unescape = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+/**
+ * What a spreadsheet would take for a formula, at the beginning of a cell or of a line in it and after blanks too, is written
+ * with an apostrophe before it, which is taken off again.
+ */
+const escape = (text: string): string => text.replaceAll(/(^|[\r\n])('*[^\S\r\n]*[=+\-@]|'*\t)/g, "$1'$2");
+const unescape = (text: string): string => text.replaceAll(/(^|[\r\n])'('*[^\S\r\n]*[=+\-@]|'*\t)/g, '$1$2');
 
 const DELIMITERS = [',', ';', '\t', '|'];
 
@@ -56,4 +60,4 @@ export function readCsvTable(text: string): CsvTable {
 
 /** Writes a table with a header. Cells that a spreadsheet would take for formulas are made harmless. */
 export const writeCsvTable = (header: readonly string[], rows: readonly (readonly string[])[]): string =>
-  `${Papa.unparse({ fields: [...header], data: rows.map((row) => [...row]) }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  `${Papa.unparse({ fields: [...header], data: rows.map((row) => row.map(escape)) }, { newline: '\r\n' })}\r\n`;

@@ -71,6 +71,9 @@ export interface ComponentLines {
 
 const BOUND = /^(BEGIN|END):\s*([A-Za-z0-9-]+)\s*$/i;
 
+/** How deep components may lie in each other: the standard's lie three deep. */
+const DEEPEST = 30;
+
 /** Components that stand in a calendar and in nothing else (RFC 5545 3.6). */
 const OF_A_CALENDAR = new Set(['VEVENT', 'VTODO', 'VJOURNAL', 'VFREEBUSY', 'VTIMEZONE']);
 
@@ -85,6 +88,9 @@ export function componentTree(lines: readonly ContentLine[]): ComponentLines[] {
     const bound = BOUND.exec(line.text);
     const name = bound?.[2]?.toUpperCase() ?? '';
     if (!bound) open.at(-1)?.properties.push(line);
+    // What lies deeper than anything does is no component: it is named as a line that can't be read.
+    else if (bound[1]!.toUpperCase() === 'BEGIN' && open.length >= DEEPEST && name !== 'VCALENDAR')
+      open.at(-1)!.properties.push(line);
     else if (bound[1]!.toUpperCase() === 'BEGIN') {
       // One whose end is missing ends where the next begins.
       if (name === 'VCALENDAR') open.length = 0;

@@ -5,6 +5,7 @@ export const PROBLEM_CODES = [
   'unreadable-line',
   'unreadable-rule',
   'no-start',
+  'unreadable-entry',
   'end-before-start',
   'unknown-zone',
   'mapped-zone',

@@ -4,6 +4,7 @@ import { readCalendarProperties } from './calendarProperties';
 import { type ComponentLines, componentTree, contentLines } from './fileText';
 import type { CalendarFile } from './calendarFile';
 import type { ReadProblem } from './problems';
+import type { ReadContext } from './readContext';
 import { readEvent } from './readEvent';
 import { zoneFinder } from './zoneNames';
 
@@ -43,7 +44,7 @@ export async function readCalendarFile(text: string, options: ReadOptions): Prom
   const unread: ComponentLines[] = [];
   for (const [done, component] of components.entries()) {
     if (done % PAUSE_AFTER === 0) await options.onProgress?.(done, components.length);
-    const event = readEvent(component, context);
+    const event = readOrReport(component, context);
     if (event) events.push(event);
     else unread.push(component);
   }
@@ -52,6 +53,16 @@ export async function readCalendarFile(text: string, options: ReadOptions): Prom
     events: withSeries(events),
     problems: onceEach(problems),
   };
+}
+
+/** One event that can't be read for whatever reason loses nobody the others. */
+function readOrReport(component: ComponentLines, context: ReadContext): CalendarEvent | undefined {
+  try {
+    return readEvent(component, context);
+  } catch {
+    context.report({ line: component.line, code: 'unreadable-entry', detail: '' });
+    return undefined;
+  }
 }
 
 /** Gives changed occurrences the series that they belong to, by UID. */

@@ -4,6 +4,7 @@ import type { Preserved } from '../../model/preserved';
 import type { EventTime } from '../../model/eventTime';
 import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
 import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
+import { LAST_WALL } from '../../recurrence/expandRule';
 import { wallToInstant } from '../../time/zones';
 import type { ComponentLines } from './fileText';
 import { COLOUR_PROPERTY, readColour } from './colourProperty';
@@ -87,23 +88,30 @@ function afterDuration(start: EventTime, text: string, zone: string): EventTime 
   const duration = readDuration(text);
   if (!duration) return undefined;
   const sign = duration.isNegative ? -1 : 1;
-  const days = atWall(start, wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY);
+  const days = () => atWall(start, wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY);
   const exact = sign * (duration.hours * HOUR + duration.minutes * MINUTE + duration.seconds * 1000);
-  if (exact === 0) return days;
+  const reached = wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY + exact;
+  // Nothing lasts beyond the calendar.
+  if (!(reached < LAST_WALL && reached > -LAST_WALL)) return undefined;
+  if (exact === 0) return days();
   return start.kind === 'zoned'
-    ? atInstant(days, instantOf(days, zone) + exact, zone)
-    : atWall(days, wallOf(days) + exact);
+    ? atInstant(days(), instantOf(days(), zone) + exact, zone)
+    : atWall(start, reached);
 }
 
 function readEnd(
   start: EventTime,
   end: EventTime | undefined,
-  duration: string | undefined,
+  duration: ReadLine | undefined,
   context: ReadContext,
 ) {
   const day = start.kind === 'date' ? DAY : 0;
   if (end) return end.kind === 'date' && start.kind !== 'date' ? atWall(start, wallOf(end)) : end;
-  const after = duration === undefined ? undefined : afterDuration(start, duration, context.zone);
+  const after = duration && afterDuration(start, String(duration.property[3]), context.zone);
+  if (duration && !after) {
+    const { line, text } = duration.line;
+    context.report({ line, code: 'unreadable-line', detail: text.slice(0, 120) });
+  }
   return after ?? atWall(start, wallOf(start) + day);
 }
 
@@ -185,8 +193,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
     context.report({ line: component.line, code: 'no-start', detail: text('summary').slice(0, 120) });
     return undefined;
   }
-  const duration = named('duration')[0]?.property[3];
-  let end = readEnd(start, times('dtend')[0], duration === undefined ? undefined : String(duration), context);
+  let end = readEnd(start, times('dtend')[0], named('duration')[0], context);
   if (end.kind !== start.kind) end = atWall(start, wallOf(end));
   if (
     instantOf(end, context.zone) < instantOf(start, context.zone) ||

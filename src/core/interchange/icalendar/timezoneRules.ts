@@ -56,6 +56,20 @@ export function clockChanges(timezone: ComponentLines, firstYear: number, endYea
   return changes.sort((a, b) => a.at - b.at);
 }
 
+const midYear = (year: number): readonly number[] => [
+  dayNumber(year, 1, 15) * DAY,
+  dayNumber(year, 7, 15) * DAY,
+];
+
+/** The offsets of zones in the middles of winter and summer, in a year: asked once each. */
+const known = new Map<string, readonly number[]>();
+export function midYearOffsets(zone: string, year: number): readonly number[] {
+  const key = `${zone} ${year}`;
+  const offsets = known.get(key) ?? midYear(year).map((instant) => offsetOnce(zone, instant));
+  known.set(key, offsets);
+  return offsets;
+}
+
 /** Zones that are taken before others of the same rules: those of the most people. */
 const PRINCIPAL = [
   'Europe/London',
@@ -98,9 +112,11 @@ export function zoneByRules(timezone: ComponentLines, year: number, preferred: s
   );
   const instants = [...changes.flatMap((change) => [change.at - 1000, change.at]), ...samples];
   const fits = (zone: string) => instants.every((instant) => offsetOnce(zone, instant) === offsetBy(instant));
-  const roughly = [dayNumber(year, 1, 15) * DAY, dayNumber(year, 7, 15) * DAY];
-  const fitsRoughly = (zone: string) =>
-    roughly.every((instant) => offsetOnce(zone, instant) === offsetBy(instant));
+  const [january, july] = midYear(year).map(offsetBy);
+  const fitsRoughly = (zone: string) => {
+    const offsets = midYearOffsets(zone, year);
+    return offsets[0] === january && offsets[1] === july;
+  };
   const zones = [preferred, ...PRINCIPAL, ...allZones()].filter(fitsRoughly);
   return zones.find(fits) ?? zones[0];
 }

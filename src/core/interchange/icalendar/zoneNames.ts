@@ -1,7 +1,9 @@
-import { dayNumber, DAY } from '../../time/civil';
-import { allZones, isKnownZone, offsetOnce } from '../../time/zones';
+import { allZones, isKnownZone } from '../../time/zones';
 import type { ComponentLines } from './fileText';
-import { readOffset, zoneByRules } from './timezoneRules';
+import { midYearOffsets, readOffset, zoneByRules } from './timezoneRules';
+
+/** A file names a handful of zones: what is beyond these is told by its offsets alone. */
+const MOST_BY_RULES = 100;
 
 /** Offsets of a VTIMEZONE's standard and daylight time, in milliseconds (RFC 5545 3.6.5). */
 interface ZoneOffsets {
@@ -25,10 +27,8 @@ function offsetsOf(component: ComponentLines): ZoneOffsets | undefined {
 
 /** A zone of the runtime whose winter and summer offsets are the given ones; the preferred one if it fits. */
 function zoneWith(offsets: ZoneOffsets, year: number, preferred: string): string | undefined {
-  const january = dayNumber(year, 1, 15) * DAY;
-  const july = dayNumber(year, 7, 15) * DAY;
   const fits = (zone: string) => {
-    const both = [offsetOnce(zone, january), offsetOnce(zone, july)];
+    const both = midYearOffsets(zone, year);
     return Math.min(...both) === offsets.standard && Math.max(...both) === offsets.daylight;
   };
   return [preferred, ...allZones()].find(fits);
@@ -41,6 +41,11 @@ function zoneWith(offsets: ZoneOffsets, year: number, preferred: string): string
  */
 export function zoneFinder(timezones: readonly ComponentLines[], year: number, preferred: string) {
   const found = new Map<string, string | undefined>();
+  const byName = new Map<string, ComponentLines>();
+  for (const zone of timezones)
+    for (const line of zone.properties)
+      if (/^TZID[:;]/i.test(line.text)) byName.set(line.text.replace(/^[^:]*:/, ''), zone);
+  let readByRules = 0;
   const find = (name: string): string | undefined => {
     if (isKnownZone(name)) return name;
     const parts = name.split('/');
@@ -48,9 +53,7 @@ export function zoneFinder(timezones: readonly ComponentLines[], year: number, p
       const end = parts.slice(-length).join('/');
       if (parts.length > length && isKnownZone(end)) return end;
     }
-    const component = timezones.find((zone) =>
-      zone.properties.some((line) => line.text.replace(/^TZID[^:]*:/i, '') === name),
-    );
+    const component = byName.get(name);
     if (!component) return undefined;
     const location = component.properties
       .find((line) => /^(X-LIC-LOCATION|TZID-ALIAS-OF)[:;]/i.test(line.text))
@@ -58,7 +61,8 @@ export function zoneFinder(timezones: readonly ComponentLines[], year: number, p
       .trim();
     if (location && isKnownZone(location)) return location;
     const offsets = offsetsOf(component);
-    return zoneByRules(component, year, preferred) ?? (offsets && zoneWith(offsets, year, preferred));
+    const byRules = ++readByRules <= MOST_BY_RULES ? zoneByRules(component, year, preferred) : undefined;
+    return byRules ?? (offsets && zoneWith(offsets, year, preferred));
   };
   return (name: string): string | undefined => {
     if (!found.has(name)) found.set(name, find(name));
