@@ -130,7 +130,7 @@ test('calendars and settings that are gone leave everything else to be opened an
 });
 
 test('after two starts that came to nothing it opens plainly, with a backup to save', async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('orderly-week/starts', '2'));
+  await page.addInitScript(() => localStorage.setItem('orderly-week/starts', '[1,2]'));
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText('did not open the last times');
   await page.getByRole('button', { name: 'Open plainly' }).click();

@@ -157,7 +157,12 @@ function memory(texts: [string, string][]): Database {
 
 async function openPlan(page: Page): Promise<void> {
   await page.goto(`${ADDRESS}/?view=week&date=2027-03-10`);
-  await page.getByTestId('card').first().waitFor({ timeout: 60_000 });
+  const card = page.getByTestId('card').first();
+  // Killed twice before it stood for a second, it asks how to open.
+  const usual = page.getByRole('button', { name: 'Open as usual' });
+  await card.or(usual).first().waitFor({ timeout: 60_000 });
+  if (await usual.isVisible()) await usual.click();
+  await card.waitFor({ timeout: 60_000 });
 }
 
 interface Result {

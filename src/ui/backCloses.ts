@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 
 /**
  * The browser's back button closes what lies over the page before it leads anywhere. What opens leaves a copy of the
@@ -50,7 +50,8 @@ export function useBackCloses(close: () => void, when = true): void {
   useEffect(() => {
     latest.current = close;
   });
-  useEffect(() => {
+  // Before it is painted: who sees it may go back at once.
+  useLayoutEffect(() => {
     const own = { close: () => latest.current() };
     if (!when) return;
     window.addEventListener('popstate', onPopState, true);

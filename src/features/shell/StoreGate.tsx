@@ -33,7 +33,7 @@ type Opening =
   | { kind: 'failed'; newer: boolean };
 
 /** A page that is there for so long, in milliseconds, and still answers has opened. */
-const OPENED_AFTER = 4_000;
+const OPENED_AFTER = 1_000;
 
 /** Writes times and shows colours as the settings say, from now on. */
 function follow(store: Store): void {
@@ -50,7 +50,7 @@ function follow(store: Store): void {
 export function StoreGate({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
   const [opening, setOpening] = useState<Opening>(() => ({
-    kind: countStart() >= MOST_STARTS ? 'asking' : 'opening',
+    kind: countStart(Date.now()) >= MOST_STARTS ? 'asking' : 'opening',
   }));
   const isOpening = opening.kind === 'opening';
   useEffect(() => {
