@@ -47,27 +47,55 @@ export const workerEngine = (silenced: readonly string[]): WatchedEngine =>
     },
   });
 
-let files: FilesClient | undefined;
+interface FilesThread {
+  readonly client: FilesClient;
+  end(): void;
+}
+
+let thread: FilesThread | undefined;
+
+/** The worker was ended before it answered. */
+export class EndedError extends Error {}
+
+function filesThread(): FilesThread {
+  const worker = hasTemporal()
+    ? new Worker(new URL('./files.worker', import.meta.url))
+    : new Worker(new URL('./filesPolyfilled.worker', import.meta.url));
+  const remote = Comlink.wrap<Files>(worker);
+  let end: () => void = () => undefined;
+  const ended = new Promise<never>((_, reject) => (end = () => reject(new EndedError())));
+  ended.catch(() => undefined);
+  const asked = <Answer extends Promise<unknown>>(answer: Answer): Promise<Awaited<Answer>> =>
+    Promise.race([answer, ended]) as Promise<Awaited<Answer>>;
+  return {
+    client: {
+      read: (bytes, options, onProgress) => asked(remote.read(bytes, options, Comlink.proxy(onProgress))),
+      readTable: (bytes) => asked(remote.readTable(bytes)),
+      readTableEvents: (table, options) => asked(remote.readTableEvents(table, options)),
+      readBackup: (bytes) => asked(remote.readBackup(bytes)),
+      unzip: (bytes) => asked(remote.unzip(bytes)),
+      write: (events, calendar, daysOff, attached) =>
+        asked(remote.write(events, calendar, daysOff, attached)),
+      publish: (events, elsewhere, name, level, daysOff) =>
+        asked(remote.publish(events, elsewhere, name, level, daysOff)),
+      writeTable: (events, calendars) => asked(remote.writeTable(events, calendars)),
+      writeBackup: (state, attached, now, aside) => asked(remote.writeBackup(state, attached, now, aside)),
+    },
+    end: () => {
+      worker.terminate();
+      end();
+    },
+  };
+}
 
 /** Reading and writing of files, in a worker that starts when it is first asked for. */
 export function workerFiles(): FilesClient {
-  if (files) return files;
-  const remote = Comlink.wrap<Files>(
-    hasTemporal()
-      ? new Worker(new URL('./files.worker', import.meta.url))
-      : new Worker(new URL('./filesPolyfilled.worker', import.meta.url)),
-  );
-  files = {
-    read: (bytes, options, onProgress) => remote.read(bytes, options, Comlink.proxy(onProgress)),
-    readTable: (bytes) => remote.readTable(bytes),
-    readTableEvents: (table, options) => remote.readTableEvents(table, options),
-    readBackup: (bytes) => remote.readBackup(bytes),
-    unzip: (bytes) => remote.unzip(bytes),
-    write: (events, calendar, daysOff, attached) => remote.write(events, calendar, daysOff, attached),
-    publish: (events, elsewhere, name, level, daysOff) =>
-      remote.publish(events, elsewhere, name, level, daysOff),
-    writeTable: (events, calendars) => remote.writeTable(events, calendars),
-    writeBackup: (state, attached, now, aside) => remote.writeBackup(state, attached, now, aside),
-  };
-  return files;
+  thread ??= filesThread();
+  return thread.client;
+}
+
+/** Ends a worker that is at a file which is wanted no more; the next starts when it is asked for. */
+export function endFiles(): void {
+  thread?.end();
+  thread = undefined;
 }

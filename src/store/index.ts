@@ -20,7 +20,7 @@ export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';
 export { openPlainly, openStore, type StartData } from './start';
 export { countStart, MOST_STARTS, startWorked } from './startCount';
-export { workerFiles as calendarFiles } from '@/engine/client';
+export { endFiles, workerFiles as calendarFiles } from '@/engine/client';
 export type { DaysAnswer, FoundDouble } from '@/engine/engine';
 export type { ReadCalendar, ReadTable } from '@/engine/files';
 export { type CommitFailure } from './commitLog';

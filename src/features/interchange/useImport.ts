@@ -14,7 +14,7 @@ import {
 import type { Colour } from '@/core/model/colour';
 import type { CalendarEvent } from '@/core/model/entry';
 import type { Preserved } from '@/core/model/preserved';
-import { calendarFiles, type ReadTable, useOpenStore, useSettings } from '@/store';
+import { calendarFiles, endFiles, type ReadTable, useOpenStore, useSettings } from '@/store';
 
 export type Refusal = FileRefusal | 'failed';
 
@@ -55,6 +55,12 @@ export type ImportStep =
 
 export const useImportStep = create<{ step: ImportStep }>()(() => ({ step: { kind: 'idle' } }));
 const setStep = (step: ImportStep): void => useImportStep.setState({ step });
+
+const isIdle = (): boolean => useImportStep.getState().step.kind === 'idle';
+
+/** How many files are being read, and how long one may go on that is wanted no more, in milliseconds. */
+let reading = 0;
+const STOPS_WITHIN = 2_000;
 
 interface NamedBytes {
   readonly name: string;
@@ -149,6 +155,7 @@ export function useImport() {
         const run = ++running.current;
         const goesOn = () => running.current === run && useImportStep.getState().step.kind === 'reading';
         setStep({ kind: 'reading', name: first.name, done: 0, total: 0 });
+        reading++;
         let gathered: Gathered = { parts: [], refused: [], tables: [] };
         const refuse = (name: string, reason: Refusal) => {
           gathered = { ...gathered, refused: [...gathered.refused, { name, reason }] };
@@ -183,7 +190,10 @@ export function useImport() {
           await new Promise((resolve) => setTimeout(resolve));
           if (running.current === run) setStep(next(gathered));
         } catch {
-          if (running.current === run) setStep({ kind: 'refused', name: first.name, reason: 'failed' });
+          if (running.current === run && !isIdle())
+            setStep({ kind: 'refused', name: first.name, reason: 'failed' });
+        } finally {
+          reading--;
         }
       },
       /** Takes a table's entries, its columns being confirmed, and goes on. */
@@ -211,7 +221,11 @@ export function useImport() {
         }
       },
       saving: () => setStep({ kind: 'saving' }),
-      close: () => setStep({ kind: 'idle' }),
+      close: () => {
+        // Whoever is told to stop does so between entries; who does not is ended.
+        if (reading > 0) setTimeout(() => reading > 0 && isIdle() && endFiles(), STOPS_WITHIN);
+        setStep({ kind: 'idle' });
+      },
     };
   }, [clock, store, homeZone, defaultLengthMinutes]);
 }

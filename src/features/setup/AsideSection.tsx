@@ -26,20 +26,22 @@ export function AsideSection() {
   return (
     <>
       <AppText tone="quiet">{aside.length + troubled.length > 0 ? said.hint : said.none}</AppText>
-      {troubled.slice(0, shown).map(({ entryId, reason }) => (
-        <TroubledRow key={entryId} entryId={entryId} reason={said.reasons[reason]} />
-      ))}
       {troubled.length > 1 ? (
         <View style={styles.actions}>
-          {troubled.length > shown ? (
-            <Button
-              label={setupWords.bin.more(troubled.length - shown)}
-              onPress={() => setShown(shown + PAGE)}
-            />
-          ) : null}
           <Button
             label={said.binAll(troubled.length)}
             onPress={() => void commands.bin(troubled.map(({ entryId }) => entryId))}
+          />
+        </View>
+      ) : null}
+      {troubled.slice(0, shown).map(({ entryId, reason }) => (
+        <TroubledRow key={entryId} entryId={entryId} reason={said.reasons[reason]} />
+      ))}
+      {troubled.length > shown ? (
+        <View style={styles.actions}>
+          <Button
+            label={setupWords.bin.more(troubled.length - shown)}
+            onPress={() => setShown(shown + PAGE)}
           />
         </View>
       ) : null}

@@ -9,7 +9,23 @@ import type { SectionId } from './sectionId';
 const sectionOf = (list: HTMLElement | null, id: SectionId): HTMLElement | null =>
   list?.querySelector<HTMLElement>(`#section-${id}`) ?? null;
 
-const SETTLED_AFTER = 250;
+/** The parts of sections come one after the other within so many milliseconds. */
+const SETTLES_WITHIN = 2_000;
+
+/** Brings a section into sight, and again while what comes above it moves it, unless one goes elsewhere meanwhile. */
+function keepInSight(section: HTMLElement, list: HTMLElement): void {
+  const gone = new AbortController();
+  const observer = new ResizeObserver(() => {
+    if (document.activeElement === section) section.scrollIntoView({ block: 'start' });
+    else gone.abort();
+  });
+  gone.signal.addEventListener('abort', () => observer.disconnect());
+  for (const move of ['wheel', 'touchmove', 'keydown'])
+    window.addEventListener(move, () => gone.abort(), { once: true, passive: true, signal: gone.signal });
+  section.scrollIntoView({ block: 'start' });
+  observer.observe(list);
+  setTimeout(() => gone.abort(), SETTLES_WITHIN);
+}
 
 /** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
 export function SectionIndex({
@@ -47,8 +63,9 @@ export function SectionIndex({
 
   const goTo = (id: SectionId) => {
     const section = sectionOf(list.current, id);
-    section?.scrollIntoView({ block: 'start' });
-    section?.focus({ preventScroll: true });
+    if (!section) return;
+    section.focus({ preventScroll: true });
+    keepInSight(section, list.current!);
     setCurrent(id);
   };
   const { section } = useGlobalSearchParams<{ section?: string }>();
@@ -59,9 +76,7 @@ export function SectionIndex({
   });
   useEffect(() => {
     if (!asked) return;
-    // The sections above it come a moment later, and move it.
-    const timer = setTimeout(() => go.current(asked), SETTLED_AFTER);
-    return () => clearTimeout(timer);
+    go.current(asked);
   }, [asked]);
   const buttons = ids.map((id) => (
     <Button

@@ -34,6 +34,8 @@ type Opening =
 
 /** A page that is there for so long, in milliseconds, and still answers has opened. */
 const OPENED_AFTER = 1_000;
+/** How long the browser's storage may take, in milliseconds, until it is said what may hold it. */
+const SLOW_AFTER = 8_000;
 
 /** Writes times and shows colours as the settings say, from now on. */
 function follow(store: Store): void {
@@ -66,6 +68,12 @@ export function StoreGate({ children }: { children: ReactNode }) {
       },
     );
   }, [isOpening]);
+  const [isSlow, setSlow] = useState(false);
+  useEffect(() => {
+    if (!isOpening) return;
+    const timer = setTimeout(() => setSlow(true), SLOW_AFTER);
+    return () => clearTimeout(timer);
+  }, [isOpening]);
   const isOpen = opening.kind === 'open';
   useEffect(() => {
     if (!isOpen) return;
@@ -93,9 +101,12 @@ export function StoreGate({ children }: { children: ReactNode }) {
   return (
     <View style={[styles.middle, { backgroundColor: colours.page }]}>
       {opening.kind === 'opening' ? (
-        <AppText tone="quiet" role="status">
-          {words.opening}
-        </AppText>
+        <>
+          <AppText tone="quiet" role="status" style={styles.said}>
+            {isSlow ? words.failures.slow : words.opening}
+          </AppText>
+          {isSlow ? <Button label={words.actions.retry} onPress={() => location.reload()} /> : null}
+        </>
       ) : opening.kind === 'asking' ? (
         <>
           <AppText role="alert" style={styles.said}>

@@ -21,6 +21,9 @@ export function useKeptWorkspace(): void {
   useEffect(() => {
     if (isKeeping) return;
     isKeeping = true;
-    void keepDrafts(() => workspace.say({ text: words.editor.here, tone: 'done', undo: false }));
+    // Where the browser allows no such storage, drafts are on the page only.
+    keepDrafts(() => workspace.say({ text: words.editor.here, tone: 'done', undo: false })).catch(
+      () => undefined,
+    );
   }, []);
 }

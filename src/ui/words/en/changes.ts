@@ -113,6 +113,7 @@ export const changesWords = {
       `${plural(count, 'calendar')} that entries name ${count === 1 ? 'was' : 'were'} missing and ${count === 1 ? 'is' : 'are'} there again.`,
     unknownHome: (zone: string) =>
       `Your home zone, “${zone}”, is not known here. This device’s takes its place; Setup has others.`,
+    slow: 'The browser’s storage does not answer yet. Another tab of Orderly Week may hold it: close it, or load this page anew. Nothing is lost.',
     open: 'Your data could not be opened. Nothing was changed.',
     newer:
       'Your data was written by a later version of Orderly Week. Load the page anew to get that version.',
