@@ -47,12 +47,16 @@ test('a calendar of endless rules has a page, and whoever else asks is answered 
   ]);
   const token = 'h'.repeat(32);
   await put(token, copyOf(hostile)).expect(204);
-  const begun = performance.now();
-  const page = request(app).get(`/p/${token}`);
-  const asked = page.then((answer) => answer.text);
+  let isMade = false;
+  const page = request(app)
+    .get(`/p/${token}`)
+    .then(({ text }) => {
+      isMade = true;
+      return text;
+    });
   await request(app).get('/api/health').expect(200);
-  expect(performance.now() - begun).toBeLessThan(1_000);
-  expect(await asked).toContain('Lamp test');
+  expect(isMade).toBe(false);
+  expect(await page).toContain('Lamp test');
 });
 
 test('150,000 entries are made to a page in a thread of their own, or it is said that they are too many', async () => {
