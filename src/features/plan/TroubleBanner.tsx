@@ -1,15 +1,9 @@
 import { useRouter } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
-import { AppIcon } from '@/ui/icons/AppIcon';
-import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, space } from '@/ui/theme/tokens';
+import { Banner } from '@/ui/primitives/Banner';
 import { words } from '@/ui/words';
 
 /** Says that entries can't be shown in whole, wherever they are, with the way to them. */
 export function TroubleBanner({ count }: { count: number }) {
-  const { colours } = useTheme();
   const router = useRouter();
   if (count === 0) return null;
   const see = () => {
@@ -17,31 +11,13 @@ export function TroubleBanner({ count }: { count: number }) {
     router.push({ pathname: '/setup', params: { ...params, section: 'aside' } });
   };
   return (
-    <View
-      role="status"
+    <Banner
+      icon="alert-circle-outline"
+      tone="error"
       testID="trouble-banner"
-      style={[styles.banner, { backgroundColor: colours.card, borderColor: colours.line }]}
+      action={{ label: words.plan.seeTroubled, onPress: see }}
     >
-      <AppIcon name="alert-circle-outline" size={18} color={colours.error} />
-      <AppText style={styles.text} numberOfLines={2}>
-        {words.plan.troubled(count)}
-      </AppText>
-      <Button label={words.plan.seeTroubled} onPress={see} />
-    </View>
+      {words.plan.troubled(count)}
+    </Banner>
   );
 }
-
-const styles = StyleSheet.create({
-  banner: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space(2),
-    borderWidth: hairline,
-    borderRadius: corner,
-    paddingLeft: space(3),
-    paddingRight: space(1),
-    paddingVertical: 2,
-    marginBottom: space(1),
-  },
-  text: { flex: 1 },
-});
