@@ -85,8 +85,15 @@ export function chooseFiles(accept?: string): Promise<File[]> {
     input.type = 'file';
     input.multiple = true;
     if (accept !== undefined) input.accept = accept;
-    input.addEventListener('change', () => resolve([...(input.files ?? [])]));
-    input.addEventListener('cancel', () => resolve([]));
+    const end = (files: File[]) => {
+      input.remove();
+      resolve(files);
+    };
+    input.addEventListener('change', () => end([...(input.files ?? [])]));
+    input.addEventListener('cancel', () => end([]));
+    // One that stands nowhere may be cleared away before it has opened.
+    input.hidden = true;
+    document.body.append(input);
     input.click();
   });
 }
