@@ -11,7 +11,8 @@ export {
   useSnapshot,
   useWritableCalendars,
 } from './react/StoreContext';
-export { daysOptions, type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
+export { engineQuestion, followingData, useEngineAnswer, useFollowedEngine } from './react/engineQuestions';
+export { type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
 export { useCategoryColours, useFolded, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';

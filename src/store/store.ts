@@ -23,12 +23,12 @@ import { META_KEY, parseMeta } from './meta';
 import type { Tabs } from './tabs';
 import { recordIn, recordKey, type Timeline, withCommit, withoutCommits } from './timeline';
 
-/** What the interface sees: the data, what can be undone, and a number that changes with every change. */
+/** What the interface sees: the data, and what can be undone. */
 export interface Snapshot {
   readonly state: State;
   readonly history: History;
-  /** Grows with each change that this page has seen; for query keys. */
-  readonly version: number;
+  /** Grows when the engine was given other entries, or leaves out others, than changes of the state tell. */
+  readonly engineAge: number;
 }
 
 /** A commit of more changes is written in a task of its own, so that the page shows it before. */
@@ -123,7 +123,7 @@ export class Store {
     { timeline, count, folded, setAside, isNew }: Loaded,
   ) {
     this.timeline = timeline;
-    this.snapshot = { state: timeline.state, history: timeline.history, version: 1 };
+    this.snapshot = { state: timeline.state, history: timeline.history, engineAge: 1 };
     this.readCount = count;
     this.readFolded = folded;
     this.count = Math.max(0, ...timeline.commits.map(({ order }) => countOf(order)), count);
@@ -242,7 +242,7 @@ export class Store {
 
   /** Has everything asked anew that was asked of the engine: it leaves out others than before. */
   askAnew(): void {
-    this.snapshot = { ...this.snapshot, version: this.snapshot.version + 1 };
+    this.snapshot = { ...this.snapshot, engineAge: this.snapshot.engineAge + 1 };
     for (const listener of this.listeners) listener();
   }
 
@@ -380,13 +380,9 @@ export class Store {
   }
 
   private show(patch: Patch, history: History): void {
-    const { state: before, version } = this.snapshot;
+    const { state: before, engineAge } = this.snapshot;
     const isChanged = patch.changes.length > 0;
-    this.snapshot = {
-      state: isChanged ? applyPatch(before, patch) : before,
-      history,
-      version: isChanged ? version + 1 : version,
-    };
+    this.snapshot = { state: isChanged ? applyPatch(before, patch) : before, history, engineAge };
     if (isChanged) {
       void this.parts.engine.apply(patch);
       for (const listener of this.patchListeners) listener(patch, before, this.snapshot.state);
@@ -484,7 +480,7 @@ export class Store {
     this.snapshot = {
       state: timeline.state,
       history: timeline.history,
-      version: this.snapshot.version + 1,
+      engineAge: this.snapshot.engineAge + 1,
     };
     for (const { patch } of this.pending) this.show(patch, withPending(timeline.history, this.pending));
     for (const listener of this.listeners) listener();

@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useState } from 'react';
+import { memo, type ReactNode, Suspense, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useFolding, useWorkspace, workspace } from '@/features/workspace';
 import { AppText } from '@/ui/primitives/AppText';
@@ -21,7 +21,7 @@ interface DeskProps {
 }
 
 /** Shows what is selected with its actions; with nothing selected, the run-down of today. */
-export function Desk({ beside, wide, onOpen }: DeskProps) {
+export const Desk = memo(function Desk({ beside, wide, onOpen }: DeskProps) {
   const selected = useWorkspace((state) => state.selected);
   const editing = useWorkspace((state) => state.editing);
   const fold = useFolding();
@@ -51,7 +51,7 @@ export function Desk({ beside, wide, onOpen }: DeskProps) {
   ) : (
     <BottomSheet onClose={close}>{content}</BottomSheet>
   );
-}
+});
 
 function SideDesk({
   beside,

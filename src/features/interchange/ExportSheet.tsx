@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
@@ -6,7 +5,7 @@ import { chosenEntries } from '@/core/schedule/exportChoice';
 import type { EntryFilter } from '@/core/model/look';
 import { dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { useCommands } from '@/features/workspace';
-import { daysOptions, useCalendars, useDaysQuery, useNowWall, useOpenStore, useSnapshot } from '@/store';
+import { useCalendars, useDaysQuery, useEngineAnswer, useNowWall, useOpenStore, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { PickField, SelectField } from '@/ui/primitives/Field';
@@ -42,7 +41,7 @@ export function ExportSheet({
   const { store } = useOpenStore();
   const calendars = useCalendars();
   const { context, refuse } = useCommands();
-  const { state, version } = useSnapshot((snapshot) => snapshot);
+  const entries = useSnapshot(({ state }) => state.entries);
   const today = Math.floor(useNowWall() / DAY_MS);
   const canFilter = look !== undefined && (!isFilterEmpty(look.filter) || look.hidden.length > 0);
   const [form, setForm] = useState<ExportForm>('ics');
@@ -58,30 +57,33 @@ export function ExportSheet({
     hiddenCalendarIds: isFiltered ? look.hidden : [],
     ...(isFiltered ? { filter: look.filter } : {}),
   });
-  const range = useQuery({
-    ...daysOptions(store, version, {
-      ...query,
-      unlistedCalendarIds: [],
-      firstDay: isRangeRight ? parseDate(from) : 0,
-      endDay: isRangeRight ? parseDate(to) + 1 : 1,
-    }),
-    enabled: hasRange && isRangeRight,
-  });
+  const range = useEngineAnswer(
+    [
+      'days',
+      {
+        ...query,
+        unlistedCalendarIds: [],
+        firstDay: isRangeRight ? parseDate(from) : 0,
+        endDay: isRangeRight ? parseDate(to) + 1 : 1,
+      },
+    ],
+    { enabled: hasRange && isRangeRight },
+  );
   const occurring = useMemo(
     () => new Set((range.data?.occurrences ?? []).flatMap(({ entryId, key }) => [entryId, key])),
     [range.data],
   );
   const events = useMemo(
     () =>
-      chosenEntries(state.entries.values(), {
+      chosenEntries(entries.values(), {
         calendarId: which || undefined,
         ...(isFiltered ? { hiddenCalendarIds: look.hidden, filter: look.filter } : {}),
         ...(hasRange ? { occurring } : {}),
       }),
-    [state.entries, which, isFiltered, look, hasRange, occurring],
+    [entries, which, isFiltered, look, hasRange, occurring],
   );
   const hasFiles = events.some(({ attachments }) => attachments);
-  const isReady = !hasRange || (isRangeRight && range.data !== undefined);
+  const isReady = !hasRange || (isRangeRight && range.data !== undefined && !range.isPlaceholderData);
   const go = async () => {
     try {
       const calendar = calendars.find(({ id }) => id === which);

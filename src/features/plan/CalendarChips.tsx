@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
@@ -24,7 +24,12 @@ interface CalendarChipsProps {
 }
 
 /** A chip for each calendar: press it to show or hide its entries; its menu has the rest. */
-export function CalendarChips({ calendars, hidden, minutes, onHiddenChange }: CalendarChipsProps) {
+export const CalendarChips = memo(function CalendarChips({
+  calendars,
+  hidden,
+  minutes,
+  onHiddenChange,
+}: CalendarChipsProps) {
   const { width } = useWindowDimensions();
   const [menu, setMenu] = useState<{ calendar: Calendar; anchor: Anchor } | null>(null);
   const toggle = (id: string) =>
@@ -56,7 +61,7 @@ export function CalendarChips({ calendars, hidden, minutes, onHiddenChange }: Ca
       ) : null}
     </View>
   );
-}
+});
 
 function Chip({
   calendar,

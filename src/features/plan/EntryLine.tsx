@@ -1,4 +1,4 @@
-import { useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import { memo, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields, type EventFields } from '@/core/change/eventFields';
@@ -53,7 +53,14 @@ interface EntryLineProps {
 }
 
 /** One line of ordinary words makes an entry; what was understood is spelled out before it is saved. */
-export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }: EntryLineProps) {
+export const EntryLine = memo(function EntryLine({
+  selectedDay,
+  zone,
+  calendars,
+  target,
+  onDraft,
+  ref,
+}: EntryLineProps) {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const settings = useSettings();
@@ -189,7 +196,7 @@ export function EntryLine({ selectedDay, zone, calendars, target, onDraft, ref }
       </View>
     </View>
   );
-}
+});
 
 /** What was understood, part by part. Pressed, each opens the fields where it can be corrected. */
 function Understood({

@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
 import type { EventFields } from '@/core/change/eventFields';
@@ -53,6 +53,14 @@ export const preloadPanels = (): Promise<unknown> =>
     import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
   ]);
 
+/** Goes somewhere, and folds the rows that a low window opens over the view. */
+const closesRows =
+  <Given extends unknown[]>(go: (...given: Given) => void) =>
+  (...given: Given) => {
+    workspace.openRows(false);
+    go(...given);
+  };
+
 /** The calendar: title row, strip, chips, the view, the entry line, and the desk beside or over them. */
 export function PlanScreen() {
   const { hourCycle } = useSettings();
@@ -104,8 +112,7 @@ function Plan() {
   const leftOut = useLeftOut(asksItself && leavesOut ? shown : undefined, options);
   const { answer, isLoading, failed, retry } = useDays(asked.first, asked.end, { ...options, neighbours });
   usePreparedLoads(yearOf(address.day), options);
-  const state = useSnapshot((snapshot) => snapshot.state);
-  const target = useMemo(() => targetCalendar(state, new Set(hidden)), [state, hidden]);
+  const target = useSnapshot(({ state }) => targetCalendar(state, new Set(hidden)));
   const actions = usePlanActions(address, stepped, commands, target);
   const keyActions = useMemo(
     () => ({
@@ -122,6 +129,15 @@ function Plan() {
     }),
     [actions.step, actions.today, actions.todayNumber, actions.open, actions.moveByKey],
   );
+  const stripActions = useMemo(
+    () => ({
+      onWeek: closesRows(actions.toWeek),
+      onDays: closesRows(actions.toDays),
+      goToToday: closesRows(actions.today),
+    }),
+    [actions.toWeek, actions.toDays, actions.today],
+  );
+  const hide = useCallback((next: readonly string[]) => to({ hidden: [...next] }), [to]);
   usePlanKeys(commands, keyActions);
   useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
 
@@ -141,26 +157,12 @@ function Plan() {
   const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
   const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
   const showsEditor = editing?.panel === 'full';
-  const closesRows =
-    <T extends unknown[]>(go: (...args: T) => void) =>
-    (...args: T) => {
-      workspace.openRows(false);
-      go(...args);
-    };
   const rowsAbove = (
     <>
       <ZoneBanner />
       <TroubleBanner count={answer?.troubled ?? 0} />
       {(folded.includes('strip') && !isLow) || address.view === 'year' ? null : (
-        <LoadStrip
-          days={days}
-          today={today}
-          options={options}
-          onWeek={closesRows(actions.toWeek)}
-          onDays={closesRows(actions.toDays)}
-          goToToday={closesRows(actions.today)}
-          visits={actions.visits}
-        />
+        <LoadStrip days={days} today={today} options={options} {...stripActions} visits={actions.visits} />
       )}
       {chipsFolded && !isLow ? null : (
         <View style={styles.chipRow}>
@@ -168,7 +170,7 @@ function Plan() {
             calendars={calendars}
             hidden={hidden}
             minutes={asksItself ? undefined : answer?.calendarMinutes}
-            onHiddenChange={(next) => to({ hidden: [...next] })}
+            onHiddenChange={hide}
           />
           {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
         </View>

@@ -1,4 +1,4 @@
-import { Suspense } from 'react';
+import { memo, Suspense } from 'react';
 import { exportSheet } from '@/features/interchange';
 import { useWorkspace, workspace } from '@/features/workspace';
 import { later } from '@/ui/later';
@@ -17,7 +17,7 @@ export const preloadSheets = (): Promise<unknown> =>
   ]);
 
 /** The sheet of Plan that is open, if one is. */
-export function PlanSheets(props: PlanSheetProps) {
+export const PlanSheets = memo(function PlanSheets(props: PlanSheetProps) {
   const sheet = useWorkspace((state) => state.sheet);
   return (
     <Suspense fallback={null}>
@@ -38,4 +38,4 @@ export function PlanSheets(props: PlanSheetProps) {
       {sheet === 'goto' ? <goTo.Later {...props} /> : null}
     </Suspense>
   );
-}
+});

@@ -1,4 +1,4 @@
-import type { RefObject } from 'react';
+import { memo, type RefObject } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { civilDate } from '@/core/time/civil';
@@ -40,7 +40,7 @@ interface TitleRowProps {
 }
 
 /** The period in words, the steps, Today, and the view switch. */
-export function TitleRow({
+export const TitleRow = memo(function TitleRow({
   address,
   planRange,
   planWidth,
@@ -114,7 +114,7 @@ export function TitleRow({
       ) : null}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: sizes.titleRow },

@@ -158,7 +158,7 @@ export function usePlanActions(
       },
       draft: startDraft,
       move: async (key, move) => (await commands.move(key, move)) !== undefined,
-      copy: (key, move) => void commands.copy(targetOfKey(key), move),
+      copy: (key, move) => commands.copy(targetOfKey(key), move),
     }),
     [store, commands, startDraft, target, settings],
   );

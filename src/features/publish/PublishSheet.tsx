@@ -13,7 +13,7 @@ import {
 import { dateString, DAY, startOfWeek } from '@/core/time/civil';
 import { momentText } from '@/features/feeds';
 import { useCommands } from '@/features/workspace';
-import { calendarFiles, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { calendarFiles, followingData, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { dayText, timeRangeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -187,10 +187,9 @@ function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: Publish
   const { homeZone, weekStart } = useSettings();
   const first = startOfWeek(Math.floor(useNowWall() / DAY), weekStart);
   const { store, clock } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
   const { data: days } = useQuery({
-    queryKey: ['as others see it', calendar.id, level, version, first, homeZone],
-    queryFn: async () => {
+    queryKey: ['as others see it', calendar.id, level, first, homeZone],
+    ...followingData(store, ['entries'], async () => {
       // What is shown is read from the very file that others get.
       const { state } = store.getSnapshot();
       const now = clock();
@@ -202,7 +201,7 @@ function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: Publish
       );
       if (!('file' in read)) throw new Error('not read');
       return publishedDays(read.file.events, { first, end: first + SHOWN_DAYS }, homeZone);
-    },
+    }),
   });
   return (
     <View role="region" aria-label={said.preview} style={[styles.preview, { borderColor: colours.line }]}>

@@ -20,7 +20,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   const { store, clock } = useOpenStore();
   const { homeZone, workingPattern } = useSettings();
   const { unlisted } = useCalendarKinds();
-  const version = useSnapshot((snapshot) => snapshot.version);
+  const entries = useSnapshot(({ state }) => state.entries);
   const dismissed = useSnapshot(({ state }) => state.sessions.get('session')?.dismissed ?? NONE);
   const [{ due: found, until }, setLooked] = useState<Looked>({ due: [], until: 0 });
   const told = useRef(new Set<string>());
@@ -51,7 +51,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
       isCurrent = false;
       clearInterval(timer);
     };
-  }, [store, clock, homeZone, workingPattern, unlisted, version]);
+  }, [store, clock, homeZone, workingPattern, unlisted, entries]);
 
   const due = useMemo(() => found.filter(({ key }) => !dismissed.includes(key)), [found, dismissed]);
   useEffect(() => {

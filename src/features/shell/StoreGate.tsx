@@ -13,6 +13,7 @@ import {
   startWorked,
   type Store,
   StoreContext,
+  useFollowedEngine,
 } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -165,6 +166,7 @@ function Clocked({
       workspace.say({ text: words.failures[failure](count), tone: 'problem', undo: false }),
     );
   }, [store, mended]);
+  useFollowedEngine(store);
   return <StoreContext.Provider value={open}>{children}</StoreContext.Provider>;
 }
 

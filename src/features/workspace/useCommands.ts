@@ -219,11 +219,13 @@ export function useCommands(viewZone?: string) {
         const patch = take(moveEntry(state(), target, move, scope, context()));
         return patch && (follow(target, patch) ?? key);
       },
-      async copy(target: Target, move: Move): Promise<void> {
+      /** Answers whether the copy was made. */
+      async copy(target: Target, move: Move): Promise<boolean> {
         const scope = await scopeFor(target, 'copy');
-        if (!scope) return;
+        if (!scope) return false;
         const patch = take(copyEntry(state(), target, move, scope, context()));
         if (patch?.landed !== undefined) workspace.select(patch.landed);
+        return patch !== undefined;
       },
       async bin(keys: readonly string[]): Promise<void> {
         const targets = keys.map(targetOfKey);

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useOpenStore, useSnapshot } from './StoreContext';
+import { useEngineAnswer } from './engineQuestions';
+import { useOpenStore } from './StoreContext';
 
 const ASIDE = ['aside'];
 
@@ -12,13 +13,7 @@ export function useAside() {
 
 /** Entries that questions leave out, in whole or but for their start. */
 export function useTroubled() {
-  const { store } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
-  const { data } = useQuery({
-    queryKey: ['troubled', version],
-    queryFn: () => store.engine.troubled(),
-    placeholderData: (before) => before,
-  });
+  const { data } = useEngineAnswer(['troubled']);
   return data ?? [];
 }
 

@@ -1,18 +1,12 @@
-import {
-  keepPreviousData,
-  type QueryClient,
-  queryOptions,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
-import { useEffect } from 'react';
 import type { DayRange } from '@/core/layout/views';
 import { type EntryFilter, NO_FILTER } from '@/core/model/look';
 import type { DaysAnswer, DaysQuery } from '@/engine/engine';
-import type { Store } from '../store';
-import { useCalendarKinds, useOpenStore, useSettings, useSnapshot } from './StoreContext';
+import { useAskedAhead, useEngineAnswer } from './engineQuestions';
+import { useCalendarKinds, useSettings } from './StoreContext';
 
 const NO_CALENDARS: readonly string[] = [];
+/** What is in sight comes first, the strip's loads too; then what a step would show, after so many milliseconds. */
+const QUIET = 150;
 
 /** Which of the entries are asked for, and in which zone. */
 export interface DaysOptions {
@@ -20,16 +14,6 @@ export interface DaysOptions {
   filter?: EntryFilter;
   withoutCancelled?: boolean;
   zone?: string;
-}
-
-/** The query for what occurs on days, for whoever asks for several ranges at once. */
-export function daysOptions(store: Store, version: number, query: DaysQuery) {
-  return queryOptions({
-    queryKey: ['days', version, query],
-    queryFn: () => store.engine.days(query),
-    gcTime: 30_000,
-    staleTime: Infinity,
-  });
 }
 
 /** A question about days with all that it leaves open filled in. */
@@ -60,7 +44,7 @@ export function useDaysQuery(options: DaysOptions): Omit<DaysQuery, 'firstDay' |
 export function useDays(
   firstDay: number,
   endDay: number,
-  options: DaysOptions & { neighbours?: readonly { first: number; end: number }[] } = {},
+  options: DaysOptions & { neighbours?: readonly DayRange[] } = {},
 ): {
   answer: DaysAnswer | undefined;
   isLoading: boolean;
@@ -68,51 +52,32 @@ export function useDays(
   failed: boolean;
   retry: () => void;
 } {
-  const { store } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
   const query = useDaysQuery(options);
-  const result = useQuery({
-    ...daysOptions(store, version, { ...query, firstDay, endDay }),
-    placeholderData: keepPreviousData,
-  });
-  const client = useQueryClient();
-  const { neighbours } = options;
-  const key = neighbours && !result.isPlaceholderData ? JSON.stringify([neighbours, query]) : undefined;
-  useEffect(() => {
-    if (key === undefined) return;
-    // What is in sight comes first, the strip's loads too.
-    const handle = setTimeout(() => prefetch(client, store, version, key), 150);
-    return () => clearTimeout(handle);
-  }, [client, store, version, key]);
+  const { data, isPending, isPlaceholderData, isError, refetch } = useEngineAnswer([
+    'days',
+    { ...query, firstDay, endDay },
+  ]);
+  const { neighbours = [] } = options;
+  useAskedAhead(
+    'days',
+    isPlaceholderData ? [] : neighbours.map(({ first, end }) => [{ ...query, firstDay: first, endDay: end }]),
+    QUIET,
+  );
   return {
-    answer: result.data,
-    isLoading: result.isPending,
-    isStale: result.isPlaceholderData,
-    failed: result.isError,
-    retry: () => void result.refetch(),
+    answer: data,
+    isLoading: isPending,
+    isStale: isPlaceholderData,
+    failed: isError,
+    retry: () => void refetch(),
   };
 }
 
 /** How many entries of a range of days are left out; undefined until it is known, or where it is not asked for. */
 export function useLeftOut(range: DayRange | undefined, options: DaysOptions): number | undefined {
-  const { store } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
   const { first: firstDay = 0, end: endDay = 0 } = range ?? {};
-  const query = { ...useDaysQuery(options), firstDay, endDay };
-  const { data } = useQuery({
-    queryKey: ['left out', version, query],
-    queryFn: () => store.engine.leftOut(query),
+  const query = useDaysQuery(options);
+  const { data } = useEngineAnswer(['leftOut', { ...query, firstDay, endDay }], {
     enabled: range !== undefined,
-    staleTime: Infinity,
   });
   return range && data;
-}
-
-function prefetch(client: QueryClient, store: Store, version: number, key: string): void {
-  const [neighbours, query] = JSON.parse(key) as [
-    { first: number; end: number }[],
-    Omit<DaysQuery, 'firstDay' | 'endDay'>,
-  ];
-  for (const { first, end } of neighbours)
-    void client.prefetchQuery(daysOptions(store, version, { ...query, firstDay: first, endDay: end }));
 }

@@ -1,6 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { SearchAnswer, SearchField } from '@/core/search/entrySearch';
-import { useCalendars, useOpenStore, useSettings, useSnapshot } from './StoreContext';
+import { useEngineAnswer } from './engineQuestions';
+import { useCalendars, useSettings } from './StoreContext';
+import { useNow } from './useNow';
 
 /**
  * What a search line finds, among all entries.
@@ -12,25 +13,20 @@ export function useSearch(
   zone: string,
   limit: number,
 ): { answer: SearchAnswer | undefined; isLoading: boolean; failed: boolean } {
-  const { store, clock } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
+  const now = useNow();
   const { workingPattern } = useSettings();
   const calendars = useCalendars();
-  const result = useQuery({
-    queryKey: ['search', version, text, field, zone, limit],
-    queryFn: () =>
-      store.engine.find({
-        text,
-        ...(field ? { field } : {}),
-        zone,
-        now: clock(),
-        workingPattern,
-        calendars: calendars.map(({ id, name, mark }) => ({ id, name, mark })),
-        limit,
-      }),
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-    staleTime: Infinity,
-  });
-  return { answer: result.data, isLoading: result.isPending, failed: result.isError };
+  const { data, isPending, isError } = useEngineAnswer([
+    'find',
+    {
+      text,
+      ...(field ? { field } : {}),
+      zone,
+      now,
+      workingPattern,
+      calendars: calendars.map(({ id, name, mark }) => ({ id, name, mark })),
+      limit,
+    },
+  ]);
+  return { answer: data, isLoading: isPending, failed: isError };
 }

@@ -37,6 +37,22 @@ test('times are read as they are written: zoned, UTC, floating, whole days, with
   events.forEach((entry) => expect(Entry.safeParse({ ...entry, calendarId: 'x' }).success).toBe(true));
 });
 
+test('a zone without a name is none', async () => {
+  const { events } = await read(
+    ...vevent(
+      'DTSTART;TZID=:20270309T100000',
+      'DTEND;TZID="":20270309T110000',
+      'EXDATE;TZID=:20270309T100000',
+    ),
+  );
+  expect(events.map(({ start, end }) => [start, end])).toEqual([
+    [
+      { kind: 'floating', local: '2027-03-09T10:00:00' },
+      { kind: 'floating', local: '2027-03-09T11:00:00' },
+    ],
+  ]);
+});
+
 test('a zone of another name is found by its end or its rules; an unknown one is said once', async () => {
   const { events, problems } = await read(
     'BEGIN:VTIMEZONE',

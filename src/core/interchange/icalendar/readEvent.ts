@@ -52,7 +52,8 @@ const DATE = /^\d{4}-\d\d-\d\d$/;
 /** The event times of a date property: DATE or DATE-TIME. */
 function readTimes({ property, line }: ReadLine, context: ReadContext): EventTime[] {
   const [, parameters, , ...values] = property;
-  const name = typeof parameters.tzid === 'string' ? parameters.tzid : undefined;
+  // A name of no letters names no zone: such times are no zone's.
+  const name = typeof parameters.tzid === 'string' && parameters.tzid !== '' ? parameters.tzid : undefined;
   let zone = name === undefined ? undefined : context.findZone(name);
   if (name !== undefined && zone !== name) {
     context.report({

@@ -4,6 +4,7 @@ import { lengthOfNew } from '@/core/change/calendarDefaults';
 import { agendaOf, freeStartOn } from '@/core/schedule/agenda';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { useNow, useNowWall, useSettings } from '@/store';
+import { useKeptParts } from '@/ui/useKeptParts';
 import { pageClasses } from '@/ui/pageClasses';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
@@ -52,7 +53,7 @@ export function AgendaView({
   );
 
   const { homeZone, workingPattern } = settings;
-  const parts = useMemo(() => {
+  const made = useMemo(() => {
     const context = { zone: address.zone, homeZone, pattern: workingPattern, now };
     const [start] = answers;
     if (!start) return [];
@@ -62,6 +63,7 @@ export function AgendaView({
     );
     return agendaOf([...all.values()], start.firstDay, answers.at(-1)!.endDay, context);
   }, [answers, address.zone, homeZone, workingPattern, now]);
+  const parts = useKeptParts(made);
   const loads = useMemo(
     () => new Map(answers.flatMap((answer) => answer.loads.map((load) => [load.day, load] as const))),
     [answers],

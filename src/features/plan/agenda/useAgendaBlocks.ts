@@ -1,14 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { DayRange } from '@/core/layout/views';
-import {
-  type DaysAnswer,
-  daysOptions,
-  type DaysOptions,
-  useDaysQuery,
-  useOpenStore,
-  useSnapshot,
-} from '@/store';
+import { type DaysAnswer, type DaysOptions, engineQuestion, useDaysQuery, useOpenStore } from '@/store';
 
 /** Days that are added together at an end. The first stands alone, so that a crowded one is there at once. */
 const STEP = 3;
@@ -28,7 +21,6 @@ interface ShownDays {
  */
 export function useAgendaBlocks(anchor: number, bounds: DayRange | undefined, options: DaysOptions) {
   const { store } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
   const query = useDaysQuery(options);
   const [held, setBlocks] = useState<ShownDays>({ anchor, from: 0, to: 1 });
   const blocks = held.anchor === anchor ? held : { anchor, from: 0, to: 1 };
@@ -40,8 +32,8 @@ export function useAgendaBlocks(anchor: number, bounds: DayRange | undefined, op
   }).filter(({ first }) => !bounds || (first >= bounds.first && first < bounds.end));
   const results = useQueries({
     queries: ranges.map(({ first, end }) => ({
-      ...daysOptions(store, version, { ...query, firstDay: first, endDay: end }),
-      // While a change is being answered, what these days held stays.
+      ...engineQuestion(store, 'days', { ...query, firstDay: first, endDay: end }),
+      // While another filter is being answered, what these days held stays.
       placeholderData: (before: DaysAnswer | undefined) => (before?.firstDay === first ? before : undefined),
     })),
     combine,

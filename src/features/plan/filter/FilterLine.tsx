@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Calendar } from '@/core/model/calendar';
 import { NO_FILTER } from '@/core/model/look';
@@ -11,7 +12,7 @@ import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
 
 /** Says what is left out of the view, and how many entries; one press shows everything again. */
-export function FilterLine({
+export const FilterLine = memo(function FilterLine({
   address,
   calendars,
   leftOut,
@@ -51,7 +52,7 @@ export function FilterLine({
       <Button kind="quiet" label={words.filter.clear} onPress={() => to({ filter: NO_FILTER, hidden: [] })} />
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   line: {

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { StyleSheet, View } from 'react-native';
 import { AVAILABILITIES, CLASSIFICATIONS } from '@/core/model/entry';
 import {
@@ -10,7 +9,7 @@ import {
   RECURRING_KINDS,
 } from '@/core/model/look';
 import { usePlanAddress, workspace } from '@/features/workspace';
-import { useListedCalendars, useOpenStore, useSnapshot } from '@/store';
+import { useEngineAnswer, useListedCalendars } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { TextField } from '@/ui/primitives/Field';
@@ -23,13 +22,8 @@ import type { PlanSheetProps } from '../sheetProps';
 /** Which entries are shown: every choice takes effect at once. */
 export function FilterSheet({ address }: PlanSheetProps) {
   const { to } = usePlanAddress();
-  const { store } = useOpenStore();
-  const version = useSnapshot((snapshot) => snapshot.version);
   const calendars = useListedCalendars();
-  const { data: categories = [] } = useQuery({
-    queryKey: ['categories', version],
-    queryFn: () => store.engine.categories(),
-  });
+  const { data: categories = [] } = useEngineAnswer(['categories']);
   const { filter } = address;
   const change = (fields: Partial<EntryFilter>, quietly = false) =>
     to({ filter: { ...filter, ...fields } }, { quietly });

@@ -12,6 +12,8 @@ import { type Ghost, setGhost, useGhost } from './ghost';
 const CONTROLS = '[role="button"]:not([data-key]), button:not([data-key]), [role="heading"], [data-inert]';
 /** A finger that is lifted from a card after so long, and has not moved, selects it. */
 const LONG_PRESS = 380;
+/** A dropped entry stands where it was dropped until the view shows it there; at most so long, in milliseconds. */
+const LONGEST_SETTLING = 2_000;
 /** A held finger may be followed by a click, which is not meant. */
 const AFTER_HOLD = 600;
 const EDGE = 36;
@@ -27,7 +29,7 @@ export interface GridActions {
   draft: (startWall: number, endWall: number, allDay: boolean, calendarId?: string) => void;
   /** Answers whether the change was made. */
   move: (key: string, move: Move) => Promise<boolean>;
-  copy: (key: string, move: Move) => void;
+  copy: (key: string, move: Move) => Promise<boolean>;
 }
 
 /** Where a view lies on the screen, and what in it. */
@@ -143,12 +145,17 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       setGhost(null);
       return;
     }
-    setGhost({ ...ghost, settling: true });
-    if (copy && picked.kind === 'move') actions.copy(picked.occurrence.key, move);
-    else
-      void actions.move(picked.occurrence.key, move).then((made) => {
-        if (!made) setGhost(null);
-      });
+    const settling = { ...ghost, settling: true };
+    setGhost(settling);
+    const change = copy && picked.kind === 'move' ? actions.copy : actions.move;
+    void change(picked.occurrence.key, move).then((made) => {
+      const leave = () => {
+        if (useGhost.getState().ghost === settling) setGhost(null);
+      };
+      // It goes when the view shows the entry there; where the view shows no difference, after a while.
+      if (made) setTimeout(leave, LONGEST_SETTLING);
+      else leave();
+    });
   };
 
   /** Whether a point lies on the view: what is let go beside it stays as it was. */

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
@@ -25,7 +26,7 @@ export const dayHeadHeight = (system: string | undefined): number => sizes.dayHe
 const STACKED = 40;
 
 /** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
-export function DayHead({
+export const DayHead = memo(function DayHead({
   day,
   index,
   isToday,
@@ -119,7 +120,7 @@ export function DayHead({
       </View>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   head: { borderLeftWidth: hairline, justifyContent: 'space-between' },

@@ -24,6 +24,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
+import { useKeptParts } from '@/ui/useKeptParts';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
@@ -112,9 +113,12 @@ export function HoursView({
   const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
   const scale = useHoursScale({ zone, firstDay, changes, open, viewportHeight, rowHeight, gridStep });
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
-  const layout = useMemo(
-    () => layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes, roomOf(columnWidth, selected)),
-    [answer, columns, scale, changes, columnWidth, selected],
+  const layout = useKeptParts(
+    useMemo(
+      () =>
+        layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes, roomOf(columnWidth, selected)),
+      [answer, columns, scale, changes, columnWidth, selected],
+    ),
   );
   useRevealed(byKey, scale, setOpen, frame as unknown as React.RefObject<HTMLElement | null>);
   const order = useMemo((): CardOrder => {

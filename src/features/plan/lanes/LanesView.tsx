@@ -12,6 +12,7 @@ import { agendaDayText, timeRangeText } from '@/ui/dates';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
+import { useKeptParts } from '@/ui/useKeptParts';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { useGhost } from '../grid/ghost';
@@ -64,7 +65,7 @@ export function LanesView({
   );
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
   const change = useMemo(() => clockChangeOn(zone, day), [zone, day]);
-  const layout = useMemo(() => {
+  const made = useMemo(() => {
     // Of the day before, what reaches over midnight belongs to it.
     const occurrences = answer?.occurrences ?? [];
     const pattern = hoursInZone(patternHours(workingPattern), homeZone, zone, day);
@@ -84,7 +85,7 @@ export function LanesView({
     );
     return { hours, hourWidth, lanes: stackLanes(lanes) };
   }, [answer, workingPattern, homeZone, zone, day, change, width, headWidth, shown, address.laneMode]);
-  const { hours, hourWidth, lanes } = layout;
+  const { hours, hourWidth, lanes } = useKeptParts(made);
   const toX = (minute: number) => minuteToX(hours, hourWidth, minute);
   const x = (wall: number) => toX(scaleMinute(hours, (wall - day * DAY) / MINUTE));
   const xOf = (instant: number) =>

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
 import { firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
 import type { DayLoad } from '@/core/schedule/load';
@@ -30,7 +30,15 @@ interface LoadStripProps {
  * A ribbon of weeks, each day a bar as tall as its booked share. Press a week to go there, drag over days to show exactly
  * those; wheel and swipe move it, and with the keyboard it is a slider of weeks.
  */
-export function LoadStrip({ days, today, options, onWeek, onDays, goToToday, visits }: LoadStripProps) {
+export const LoadStrip = memo(function LoadStrip({
+  days,
+  today,
+  options,
+  onWeek,
+  onDays,
+  goToToday,
+  visits,
+}: LoadStripProps) {
   const { colours } = useTheme();
   const [width, setWidth] = useState(0);
   const { weekStart } = useSettings();
@@ -129,7 +137,7 @@ export function LoadStrip({ days, today, options, onWeek, onDays, goToToday, vis
       ) : null}
     </View>
   );
-}
+});
 
 function weekLoadText(loads: ReadonlyMap<number, DayLoad>, firstDay: number): string {
   const week = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => loads.get(firstDay + day) ?? []);

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { sameLook } from '@/core/model/lookParameters';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
@@ -9,7 +10,13 @@ import { words } from '@/ui/words';
 import { lookOf } from '../presets/lookOf';
 
 /** Search, filter, presets and how it looks. `few`: the first two, where there is little room, and the preset that is applied. */
-export function PlanTools({ address, few = false }: { address: PlanAddress; few?: boolean }) {
+export const PlanTools = memo(function PlanTools({
+  address,
+  few = false,
+}: {
+  address: PlanAddress;
+  few?: boolean;
+}) {
   const searching = useWorkspace((state) => state.searching);
   const presets = usePresets();
   const applied = presets.find(({ id }) => id === address.presetId);
@@ -57,6 +64,6 @@ export function PlanTools({ address, few = false }: { address: PlanAddress; few?
       )}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({ tools: { flexDirection: 'row', gap: space(1) / 2 } });

@@ -18,6 +18,9 @@ import { RibbonCard } from '../grid/RibbonCard';
 import { EntryLineCard } from './EntryLineCard';
 import { HEAD, WIDE_BAR } from './weekSizes';
 
+/** How booked the days of a week are, by day number. */
+export type DayLoads = Readonly<Record<number, DayLoad | undefined>>;
+
 export interface WeekRowProps {
   layout: WeekRowLayout;
   height: number;
@@ -26,7 +29,7 @@ export interface WeekRowProps {
   showsNumber: boolean;
   detail: Detail;
   calendars: ReadonlyMap<string, Calendar>;
-  loads: ReadonlyMap<number, DayLoad> | undefined;
+  loads: DayLoads | undefined;
   pattern: WorkingPattern;
   today: number;
   selectedDay: number;
@@ -51,7 +54,7 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
   const { colours } = useTheme();
   const { weekStart } = useSettings();
   const number = weekNumber(layout.days[0]!.day, weekStart);
-  const booked = layout.days.reduce((sum, { day }) => sum + (loads?.get(day)?.booked ?? 0), 0);
+  const booked = layout.days.reduce((sum, { day }) => sum + (loads?.[day]?.booked ?? 0), 0);
   return (
     <div role="row" className={classes.row} style={{ height, borderColor: colours.line }}>
       {showsNumber ? (
@@ -98,7 +101,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const { colours, calendar: tonesOf } = useTheme();
   const { day } = cell;
   const otherDate = props.system && otherSystemText(props.system, day);
-  const load = loads?.get(day);
+  const load = loads?.[day];
   const index = layout.days.indexOf(cell);
   const taken = Math.max(
     0,

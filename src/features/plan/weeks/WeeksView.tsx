@@ -11,6 +11,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { useFontsLoaded } from '@/ui/useFontsLoaded';
+import { useKeptParts } from '@/ui/useKeptParts';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
@@ -22,7 +23,7 @@ import { useOwnColour } from '../grid/usePaper';
 import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
 import { DayGhost } from './DayGhost';
-import { WeekRow } from './WeekRow';
+import { type DayLoads, WeekRow } from './WeekRow';
 import { HEAD, LEAST_ROW, LINE, NARROW_NUMBER_WIDTH, NUMBER_WIDTH, WEEKDAYS, WIDE_BAR } from './weekSizes';
 
 /** Weeks under each other, a cell for each day, with ribbons over the days that an entry takes whole. */
@@ -59,7 +60,7 @@ export function WeeksView({
 
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
   const ownColour = useOwnColour();
-  const rows = useMemo(() => {
+  const made = useMemo(() => {
     const hours = patternHours(workingPattern);
     const onDays = byShownDay(answer?.occurrences ?? [], days);
     const room = {
@@ -71,10 +72,12 @@ export function WeeksView({
     };
     return weeks.map((week) => layoutWeekRow(onDays, week, room, selected, ownColour));
   }, [answer, days, weeks, rowHeight, detail, workingPattern, selected, ownColour]);
-
-  const loads = useMemo(
-    () => new Map((answer?.loads ?? []).map((load) => [load.day, load] as const)),
-    [answer],
+  const rows = useKeptParts(made);
+  const loads = useKeptParts(
+    useMemo(() => {
+      const byDay = new Map((answer?.loads ?? []).map((load) => [load.day, load] as const));
+      return weeks.map((week): DayLoads => Object.fromEntries(week.map((day) => [day, byDay.get(day)])));
+    }, [answer, weeks]),
   );
   const order = useMemo((): CardOrder => {
     const lists = rows.flatMap((row) =>
@@ -181,7 +184,7 @@ export function WeeksView({
           </View>
           <ScrollView ref={scroller} role="presentation" style={styles.grid}>
             <View ref={rowsBox} role="rowgroup">
-              {rows.map((row) => (
+              {rows.map((row, index) => (
                 <WeekRow
                   key={row.days[0]!.day}
                   layout={row}
@@ -191,7 +194,7 @@ export function WeeksView({
                   showsNumber={numberWidth > 0}
                   detail={detail}
                   calendars={calendarsById}
-                  loads={loads}
+                  loads={loads[index]}
                   pattern={workingPattern}
                   today={today}
                   selectedDay={address.day}
