@@ -148,3 +148,116 @@ test('after two starts that came to nothing it opens plainly, with a backup to s
   expect(download.suggestedFilename()).toMatch(/^orderly-week-backup-/);
   await expect(page.getByRole('status')).toContainText('The backup is saved.');
 });
+
+test.describe('storage', () => {
+  test('that the browser refuses is said, with what to do', async ({ page }) => {
+    // The page says it in the console as well, for whoever is asked for help.
+    await page.addInitScript(() => {
+      console.error = () => undefined;
+      IDBFactory.prototype.open = () => {
+        throw new DOMException('The user denied permission to access the database.', 'SecurityError');
+      };
+    });
+    await page.goto('/');
+    await expect(page.getByRole('alert')).toContainText('allow site data for it');
+    await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
+  });
+
+  test('that does not answer is said within some seconds', async ({ page }) => {
+    await page.addInitScript(() => {
+      const { open } = IDBFactory.prototype;
+      IDBFactory.prototype.open = function (...given) {
+        const request = open.apply(this, given);
+        for (const answer of ['success', 'error', 'upgradeneeded'])
+          request.addEventListener(answer, (event) => event.stopImmediatePropagation());
+        return request;
+      };
+    });
+    await page.clock.install();
+    await page.goto('/');
+    await expect(page.getByRole('status')).toContainText('Opening');
+    await page.clock.fastForward(9_000);
+    await expect(page.getByRole('status')).toContainText('Another tab of Orderly Week may hold it');
+  });
+
+  test('for drafts may be missing: all else is kept, and Setup says so', async ({ page }) => {
+    await page.addInitScript(() => {
+      Object.defineProperty(window, 'localStorage', {
+        get: () => {
+          throw new DOMException('Access is denied for this document.', 'SecurityError');
+        },
+      });
+    });
+    await openPlan(page, '/?date=2027-03-09');
+    await writeLine(page, 'Buoy log Tue 12:30 30 min');
+    await expect(page.getByTestId('notice')).toContainText('“Buoy log” made');
+    await openSetup(page);
+    await expect(page.getByText('gives the page no room for drafts')).toBeVisible();
+    await openPlan(page, '/?date=2027-03-09');
+    await expect(card(page, /Buoy log/)).toBeVisible();
+  });
+});
+
+/** Has a worker of the page do something more before its own script. */
+async function beginWorkers(page: Page, name: 'engine' | 'files', script: () => void): Promise<void> {
+  await page.route(new RegExp(`/${name}-[0-9a-f]+\\.js`), async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, body: `(${String(script)})();${await response.text()}` });
+  });
+}
+
+test('an entry over which nothing is answered any more is found out, and left out', async ({ page }) => {
+  // The clock of that zone is never told.
+  await beginWorkers(page, 'engine', () => {
+    const { toZonedDateTimeISO } = Temporal.Instant.prototype;
+    Temporal.Instant.prototype.toZonedDateTimeISO = function (zone) {
+      while (zone === 'Pacific/Chatham');
+      return toZonedDateTimeISO.call(this, zone);
+    };
+  });
+  await openPlan(page, '/?view=week&date=2027-03-09');
+  await openSetup(page);
+  const still = vevent(
+    'still',
+    'DTSTART;TZID=Pacific/Chatham:20270310T230000',
+    'DTEND;TZID=Pacific/Chatham:20270310T233000',
+    'SUMMARY:Still lamp',
+  );
+  const file = ['BEGIN:VCALENDAR', ...still, 'END:VCALENDAR', ''].join('\r\n');
+  await giveFiles(page, page.getByRole('button', { name: 'Import a file' }), [textFile('still.ics', file)]);
+  await page.getByRole('button', { name: 'Import 1 entry' }).click();
+  await expect(page.getByTestId('notice')).toContainText('imported');
+  await page.getByRole('link', { name: 'Plan' }).click();
+  // Two threads fall silent for five seconds each: the second one says over which entry.
+  await expect(page.getByTestId('trouble-banner')).toBeVisible({ timeout: 40_000 });
+  await expect(card(page, /Keeper rota call/)).toBeVisible();
+  await page.getByRole('button', { name: 'See them' }).click();
+  await expect(page.getByRole('region', { name: 'Set aside' }).getByText('Still lamp')).toBeVisible();
+  // It is known at the next start.
+  await openPlan(page, '/?view=week&date=2027-03-09');
+  await expect(page.getByTestId('trouble-banner')).toBeVisible();
+});
+
+test('reading a file that comes to no end can be cancelled, and another is read', async ({ page }) => {
+  await beginWorkers(page, 'files', () => {
+    const { decode } = TextDecoder.prototype;
+    TextDecoder.prototype.decode = function (...given) {
+      const text = decode.apply(this, given);
+      while (text.includes('SUMMARY:Endless'));
+      return text;
+    };
+  });
+  await openSetup(page);
+  const file = (title: string) => [
+    'BEGIN:VCALENDAR',
+    ...vevent('1', 'DTSTART:20270310T120000Z', `SUMMARY:${title}`),
+    'END:VCALENDAR',
+    '',
+  ];
+  const choose = page.getByRole('button', { name: 'Import a file' });
+  await giveFiles(page, choose, [textFile('endless.ics', file('Endless').join('\r\n'))]);
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).last().click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await giveFiles(page, choose, [textFile('buoys.ics', file('Buoy log').join('\r\n'))]);
+  await expect(page.getByRole('button', { name: 'Import 1 entry' })).toBeVisible();
+});

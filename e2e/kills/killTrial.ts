@@ -14,10 +14,11 @@ import { after, type Deeds, difference, isOfTrial, type Model, modelOf } from '.
 /**
  * Kills the browser at random moments while a person makes, moves, bins, undoes, does again and imports; opens it again and
  * compares. What was said to be done has to be there, nothing may be there by half, and what can be undone and done again
- * has to be what it was. `npm run kill-trial -- 300 [seed]`, after a build.
+ * has to be what it was. `npm run kill-trial -- 300 [seed] [large]`, after a build; `large` begins with the large set.
  */
 const KILLS = Number(process.argv[2] ?? 300);
 const SEED = Number(process.argv[3] ?? Date.now() % 1_000_000);
+const IS_LARGE = process.argv[4] === 'large';
 const PORT = 4396;
 const ADDRESS = `http://127.0.0.1:${PORT}`;
 const DAY = '2027-03-10';
@@ -28,7 +29,10 @@ const folder = mkdtempSync(path.join(tmpdir(), 'kill-trial-'));
 const profile = path.join(folder, 'profile');
 const server = spawn(
   process.execPath,
-  ['--import', 'tsx', 'server/main.ts', '--port', String(PORT), '--data', path.join(folder, 'data')],
+  [
+    ...['--import', 'tsx', 'server/main.ts', '--port', String(PORT), '--data', path.join(folder, 'data')],
+    ...(IS_LARGE ? ['--large'] : []),
+  ],
   { stdio: 'ignore' },
 );
 
@@ -274,7 +278,7 @@ async function main(): Promise<void> {
       console.log(`kill ${number}: said ${said} of ${issued} — ${fault}`);
     } else if (number % 20 === 0) console.log(`kill ${number}`, JSON.stringify(sum));
   }
-  console.log(`seed ${SEED}:`, JSON.stringify(sum));
+  console.log(`seed ${SEED}${IS_LARGE ? ', large set' : ''}:`, JSON.stringify(sum));
   process.exitCode = sum.faults > 0 ? 1 : 0;
 }
 

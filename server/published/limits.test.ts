@@ -132,6 +132,17 @@ test('what is kept in all has a limit, and what is withdrawn makes room', async 
   await put('2'.repeat(32), large).expect(204);
 });
 
+test('a sender’s room is the same after a new start', async () => {
+  const keeping = { total: 1_000_000, bySender: 1_500 };
+  const { data, put } = server({ keeping });
+  const large = copyOf(`${plain}${'x'.repeat(900)}`);
+  await put('1'.repeat(32), large).expect(204);
+  const again = createApp({ dist: 'public', data, start: () => null, now: () => NOW, keeping });
+  const send = (token: string) => request(again).put(`/api/published/${token}`).send(large);
+  await send('2'.repeat(32)).expect(507);
+  await send('1'.repeat(32)).expect(204);
+});
+
 test('the folder is its owner’s alone; what a write left is cleared; a torn copy answers in words', async () => {
   const { app, data, put } = server();
   await put('p'.repeat(32), copyOf(plain)).expect(204);

@@ -1,5 +1,5 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
-import { chmod, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { chmod, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { NamedQueues } from '../queues';
@@ -18,6 +18,8 @@ export const PublishedCopy = z.object({
 export type PublishedCopy = z.infer<typeof PublishedCopy>;
 
 const StoredCopy = PublishedCopy.extend({
+  /** Which sender's room it takes: the first of what is written, so that it is found without reading the whole. */
+  sender: z.string().optional(),
   keyHash: z.string(),
   updated: z.number(),
 });
@@ -46,6 +48,19 @@ const GONE = '.gone';
 
 /** How many addresses are remembered that were withdrawn before anything came to them. */
 const MOST_AWAITED = 10_000;
+
+const SENDER = /^\{"sender":"([0-9a-f]{16})"/;
+
+/** Who sent a copy, by the beginning of its file; nobody where it does not say. */
+async function senderOf(file: string): Promise<string> {
+  const handle = await open(file);
+  try {
+    const { buffer, bytesRead } = await handle.read(Buffer.alloc(64), 0, 64, 0);
+    return SENDER.exec(buffer.toString('utf8', 0, bytesRead))?.[1] ?? '';
+  } finally {
+    await handle.close();
+  }
+}
 
 interface Kept {
   readonly bytes: number;
@@ -81,8 +96,8 @@ export class PublishedStore {
         const token = COPY.exec(name)?.[1];
         const file = path.join(this.folder, name);
         if (/\.json\.[^.]+$/.test(name)) await rm(file, { force: true });
-        // Who sent it is known again with the next copy.
-        else if (token) this.kept.set(token, { bytes: (await stat(file)).size, sender: '' });
+        else if (token)
+          this.kept.set(token, { bytes: (await stat(file)).size, sender: await senderOf(file) });
       }
     })();
     return this.opened;
@@ -149,7 +164,7 @@ export class PublishedStore {
       if (before && !sameHash(before.keyHash, keyHash)) return 'not-yours';
       if (this.awaited.has(token) || (await this.isWithdrawn(token))) return 'withdrawn';
       const sender = hashOf(from).slice(0, 16);
-      const text = JSON.stringify({ ...copy, keyHash, updated: now } satisfies StoredCopy);
+      const text = JSON.stringify({ sender, ...copy, keyHash, updated: now } satisfies StoredCopy);
       const bytes = Buffer.byteLength(text);
       if (this.wouldBeTooMuch(token, bytes, sender)) return 'too-much';
       // Written beside and put in place whole: a reader never sees half of it.

@@ -50,7 +50,8 @@ export interface Watch {
 export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine {
   const aside = new Set(silenced);
   let thread: EngineThread;
-  let source: EngineSource = () => ({ chunks: [], notes: [] });
+  let source: EngineSource | undefined;
+  let loaded: readonly string[] = [];
   let silencedListener: (entryIds: readonly string[]) => void = () => undefined;
   let at: string | undefined;
   let isCareful = false;
@@ -86,7 +87,7 @@ export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine 
     } else isCareful = true;
     at = undefined;
     begin();
-    const { chunks, notes } = source();
+    const { chunks, notes } = source?.() ?? { chunks: loaded, notes: [] };
     const quietly = (name: PropertyKey, given: readonly unknown[]) =>
       void ask(name, given).catch(() => undefined);
     if (isCareful) quietly('sayAt', [(id: string | undefined) => (at = id)]);
@@ -147,7 +148,10 @@ export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine 
 
   begin();
   const own = {
-    recoverFrom: (from: EngineSource) => void (source = from),
+    recoverFrom: (from: EngineSource) => {
+      source = from;
+      loaded = [];
+    },
     onSilenced: (listener: typeof silencedListener) => void (silencedListener = listener),
     apply: (patch: Parameters<EngineClient['apply']>[0]) => {
       forget(patch);
@@ -155,7 +159,7 @@ export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine 
     },
     load: (chunks: readonly string[]) => {
       // Until another source is known, a new thread is given the same.
-      if (source().chunks.length === 0) source = () => ({ chunks, notes: [] });
+      if (!source) loaded = chunks;
       return call('load', [chunks, [...aside]]);
     },
   };

@@ -19,6 +19,7 @@ export { useNow, useNowWall } from './react/useNow';
 export { useSearch } from './react/useSearch';
 export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';
+export { hasPageStorage } from './pageStorage';
 export { openPlainly, openStore, type StartData } from './start';
 export { countStart, MOST_STARTS, startWorked } from './startCount';
 export { endFiles, workerFiles as calendarFiles } from '@/engine/client';

@@ -339,6 +339,31 @@ describe('a change that can’t be kept', () => {
     expect(titles(await openPage(browser))).toEqual(['other']);
   });
 
+  test('takes along an undo that was about it, not what would be undone next without it', async () => {
+    const { browser, store } = await opened('too much');
+    const made = making(store, 'Buoy log');
+    await store.commit(made);
+    const { state } = store.getSnapshot();
+    const entry = state.entries.get(made.changes[0]!.id)!;
+    const renamed = changeEntry(
+      state,
+      { entryId: entry.id },
+      { ...entry, title: 'too much' },
+      'this',
+      context(),
+    );
+    if (isRefused(renamed)) throw new Error(renamed.refused);
+    const change = store.commit(renamed);
+    const undone = store.undo()!.kept;
+    expect(await Promise.all([change, undone])).toEqual([false, false]);
+    expect(titles(store)).toEqual(['Buoy log']);
+    const { history } = (await openPage(browser)).getSnapshot();
+    for (const { done, undone: again } of [store.getSnapshot().history, history]) {
+      expect(done.map(({ id }) => id)).toEqual([made.id]);
+      expect(again).toEqual([]);
+    }
+  });
+
   test('leaves an entry there whose undo it was, and undo is offered again', async () => {
     const { browser, store } = await opened('"role":"undo"');
     await store.commit(making(store, 'Buoy log'));

@@ -48,6 +48,9 @@ interface Pending extends LogEntry {
   readonly settle: (isKept: boolean) => void;
 }
 
+/** An engine that does not answer is started anew with the present entries when it is asked next. */
+const givenUp = (): void => undefined;
+
 /** Hears of a patch with the states before and after it. */
 export type PatchListener = (patch: Patch, before: State, after: State) => void;
 
@@ -134,7 +137,7 @@ export class Store {
     parts.log.listen((keys) => void this.hear(keys));
     parts.handover?.onLeaving(() => this.leave());
     parts.handover?.asksToStay(() => this.pending.some(({ patch }) => patch.changes.length > LARGE));
-    parts.handover?.onLeft(() => void parts.tabs.exclusively(() => this.takeOver()));
+    parts.handover?.onLeft(() => void this.takeOverLater());
   }
 
   /** Opens the data, begins it where there is none, and hands the entries to the engine. */
@@ -150,7 +153,7 @@ export class Store {
       });
       await loading;
       if (loaded.entryChunks !== early) await engine.load(loaded.entryChunks);
-      void engine.loadNotes([...loaded.timeline.state.ownNotes.values()]);
+      void engine.loadNotes([...loaded.timeline.state.ownNotes.values()]).catch(givenUp);
       const opened = new Store(parts, loaded);
       // Without data, what a page left belonged to data that is gone.
       if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
@@ -280,6 +283,11 @@ export class Store {
       });
   }
 
+  /** Keeps what another page has left, when it is this page's turn; what fails is tried again at the next start. */
+  private takeOverLater(): Promise<void> {
+    return this.parts.tabs.exclusively(() => this.takeOver()).catch(() => undefined);
+  }
+
   /** Keeps the commits that a page left before it had kept them. Those that it kept all the same have their places. */
   private async takeOver(): Promise<void> {
     const { log, handover } = this.parts;
@@ -330,7 +338,12 @@ export class Store {
 
   /** Follows the commits that a message is about. */
   private async hear(keys: readonly string[]): Promise<void> {
-    if (await this.receive(keys)) this.foldLater(FOLD_OTHERS);
+    try {
+      if (await this.receive(keys)) this.foldLater(FOLD_OTHERS);
+    } catch {
+      // The next fold hears of them.
+      this.foldLater(FOLD_OTHERS);
+    }
   }
 
   /** Follows those commits of the log that are not known yet; whether there were any. */
@@ -384,7 +397,7 @@ export class Store {
     const isChanged = patch.changes.length > 0;
     this.snapshot = { state: isChanged ? applyPatch(before, patch) : before, history, engineAge };
     if (isChanged) {
-      void this.parts.engine.apply(patch);
+      void this.parts.engine.apply(patch).catch(givenUp);
       for (const listener of this.patchListeners) listener(patch, before, this.snapshot.state);
     }
     for (const listener of this.listeners) listener();
@@ -472,7 +485,7 @@ export class Store {
     const { database, log, engine } = this.parts;
     const { timeline, count, folded, entryChunks } = await loadDatabase(database, log);
     await engine.load(entryChunks);
-    void engine.loadNotes([...timeline.state.ownNotes.values()]);
+    void engine.loadNotes([...timeline.state.ownNotes.values()]).catch(givenUp);
     this.timeline = timeline;
     this.era++;
     this.readCount = count;

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { DAY } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
-import { useSettings, useSnapshot, useStoragePersists } from '@/store';
+import { hasPageStorage, useSettings, useSnapshot, useStoragePersists } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -31,6 +31,11 @@ export function BackupSection() {
       {persists === undefined ? null : (
         <AppText size="small" tone="quiet">
           {persists ? said.persists : said.persistsNot}
+        </AppText>
+      )}
+      {hasPageStorage() ? null : (
+        <AppText size="small" tone="quiet">
+          {said.noDrafts}
         </AppText>
       )}
       <View style={styles.actions}>

@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import type { Backup } from '@/core/interchange/backup/backupFile';
 import type { ColumnMapping } from '@/core/interchange/csv/columns';
@@ -56,11 +56,26 @@ export type ImportStep =
 export const useImportStep = create<{ step: ImportStep }>()(() => ({ step: { kind: 'idle' } }));
 const setStep = (step: ImportStep): void => useImportStep.setState({ step });
 
-const isIdle = (): boolean => useImportStep.getState().step.kind === 'idle';
+/** The latest reading, and those that have not ended. */
+let latest = 0;
+const running = new Set<number>();
 
-/** How many files are being read, and how long one may go on that is wanted no more, in milliseconds. */
-let reading = 0;
+/** Whether a reading goes on: it was not cancelled, and no other took its place. */
+const isWanted = (run: number) => (): boolean =>
+  latest === run && useImportStep.getState().step.kind === 'reading';
+
+/** How long one may go on that is wanted no more, and how often one looks, in milliseconds. */
 const STOPS_WITHIN = 2_000;
+const LOOK = 20;
+
+/** Waits until what is wanted no more has stopped, as it does between entries; what does not is ended. */
+async function stopRunning(): Promise<void> {
+  const unwanted = [...running];
+  const goesOn = () => unwanted.some((run) => running.has(run));
+  for (let waited = 0; goesOn() && waited < STOPS_WITHIN; waited += LOOK)
+    await new Promise((resolve) => setTimeout(resolve, LOOK));
+  if (goesOn()) endFiles();
+}
 
 interface NamedBytes {
   readonly name: string;
@@ -88,7 +103,6 @@ function next({ parts, refused, tables }: Gathered): ImportStep {
 export function useImport() {
   const { clock, store } = useOpenStore();
   const { homeZone, defaultLengthMinutes } = useSettings();
-  const running = useRef(0);
   return useMemo(() => {
     const readCalendar = async (file: NamedBytes, goesOn: () => boolean): Promise<Gathered | undefined> => {
       const calendars = [...store.getSnapshot().state.calendars.values()].map(({ id, name }) => ({
@@ -141,8 +155,9 @@ export function useImport() {
       if (result.unpacked.length + result.leftOut.length === 0) return 'not-a-calendar';
       return { files: result.unpacked, leftOut: result.leftOut };
     };
-    const readBackup = async (file: File): Promise<void> => {
+    const readBackup = async (file: File, goesOn: () => boolean): Promise<void> => {
       const result = await calendarFiles().readBackup(new Uint8Array(await file.arrayBuffer()));
+      if (!goesOn()) return;
       if ('refused' in result) setStep({ kind: 'refused', name: file.name, reason: result.refused });
       else if ('backup' in result) setStep({ kind: 'backup', name: file.name, backup: result.backup });
     };
@@ -152,17 +167,19 @@ export function useImport() {
       async read(files: readonly File[]): Promise<void> {
         const [first] = files;
         if (!first) return;
-        const run = ++running.current;
-        const goesOn = () => running.current === run && useImportStep.getState().step.kind === 'reading';
+        const run = ++latest;
+        const goesOn = isWanted(run);
         setStep({ kind: 'reading', name: first.name, done: 0, total: 0 });
-        reading++;
+        await stopRunning();
+        if (!goesOn()) return;
+        running.add(run);
         let gathered: Gathered = { parts: [], refused: [], tables: [] };
         const refuse = (name: string, reason: Refusal) => {
           gathered = { ...gathered, refused: [...gathered.refused, { name, reason }] };
         };
         try {
           if (files.length === 1 && /\.json$/i.test(first.name)) {
-            if (first.size <= LARGEST_BACKUP) return await readBackup(first);
+            if (first.size <= LARGEST_BACKUP) return await readBackup(first, goesOn);
             return setStep({ kind: 'refused', name: first.name, reason: 'too-large' });
           }
           for (const file of files) {
@@ -188,12 +205,11 @@ export function useImport() {
           }
           // What was read has arrived in this task: it is shown in the next one.
           await new Promise((resolve) => setTimeout(resolve));
-          if (running.current === run) setStep(next(gathered));
+          if (goesOn()) setStep(next(gathered));
         } catch {
-          if (running.current === run && !isIdle())
-            setStep({ kind: 'refused', name: first.name, reason: 'failed' });
+          if (goesOn()) setStep({ kind: 'refused', name: first.name, reason: 'failed' });
         } finally {
-          reading--;
+          running.delete(run);
         }
       },
       /** Takes a table's entries, its columns being confirmed, and goes on. */
@@ -201,7 +217,10 @@ export function useImport() {
         const { step } = useImportStep.getState();
         if (step.kind !== 'table') return;
         const { name, read, gathered } = step;
+        const run = ++latest;
         setStep({ kind: 'reading', name, done: 0, total: 0 });
+        running.add(run);
+        const goesOn = isWanted(run);
         try {
           const options = { mapping, dateOrder, zone: homeZone, defaultLengthMinutes, now: clock() };
           const { events, problems } = await calendarFiles().readTableEvents(read.table, options);
@@ -215,16 +234,17 @@ export function useImport() {
             files: new Map(),
             problems: problems.map((problem) => ({ form: 'csv' as const, ...problem })),
           };
-          setStep(next({ ...gathered, parts: [...gathered.parts, part] }));
+          if (goesOn()) setStep(next({ ...gathered, parts: [...gathered.parts, part] }));
         } catch {
-          setStep({ kind: 'refused', name, reason: 'failed' });
+          if (goesOn()) setStep({ kind: 'refused', name, reason: 'failed' });
+        } finally {
+          running.delete(run);
         }
       },
       saving: () => setStep({ kind: 'saving' }),
       close: () => {
-        // Whoever is told to stop does so between entries; who does not is ended.
-        if (reading > 0) setTimeout(() => reading > 0 && isIdle() && endFiles(), STOPS_WITHIN);
         setStep({ kind: 'idle' });
+        void stopRunning();
       },
     };
   }, [clock, store, homeZone, defaultLengthMinutes]);

@@ -144,6 +144,8 @@ export const exchangeWords = {
   backup: {
     setAside: (count: number) => `${plural(count, 'record')} that could not be read`,
     persists: 'This browser keeps your data also where room on the device is short.',
+    noDrafts:
+      'This browser gives the page no room for drafts: what is half written is gone when the page is closed. Allow site data for this address, and it stays.',
     persistsNot:
       'This browser may clear your data where room on the device is short. A backup now and then is worth having.',
     hint: 'One file with everything: calendars, entries, the bin, settings, presets and attached files. It stays where you save it.',

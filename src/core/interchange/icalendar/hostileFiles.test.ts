@@ -1,3 +1,5 @@
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { FENNICK, stateWith } from '../../../../testing/samples';
 import { HOSTILE_FILES } from '../../../../testing/hostileFiles';
 import { parseDate } from '../../time/civil';
@@ -45,4 +47,29 @@ test.each(Object.entries(HOSTILE_FILES))(
     expect(backup.problems).toEqual([]);
     expect(busy() - asked).toBeLessThan(LONGEST);
   },
+);
+
+/** A thread takes no TypeScript by itself. */
+const READER = `require('temporal-polyfill/global'); require('tsx/cjs/api').register(); require(${JSON.stringify(
+  path.join(process.cwd(), 'testing/hostileFiles.worker.ts'),
+)});`;
+
+// Takes as long as all of the above: with `LONG=1`.
+(process.env.LONG ? test : test.skip)(
+  'each is read within 1 GB of memory',
+  async () => {
+    const read: unknown[] = [];
+    await new Promise<void>((resolve, reject) => {
+      const worker = new Worker(READER, {
+        eval: true,
+        execArgv: [],
+        resourceLimits: { maxOldGenerationSizeMb: 1024 },
+      });
+      worker.on('message', (name) => read.push(name));
+      worker.once('error', (error) => reject(new Error(`after ${String(read.at(-1))}`, { cause: error })));
+      worker.once('exit', () => resolve());
+    });
+    expect(read).toEqual(Object.keys(HOSTILE_FILES));
+  },
+  300_000,
 );

@@ -114,7 +114,7 @@ export const changesWords = {
     unknownHome: (zone: string) =>
       `Your home zone, “${zone}”, is not known here. This device’s takes its place; Setup has others.`,
     slow: 'The browser’s storage does not answer yet. Another tab of Orderly Week may hold it: close it, or load this page anew. Nothing is lost.',
-    open: 'Your data could not be opened. Nothing was changed.',
+    open: 'Your data could not be opened. Nothing was changed. If the browser keeps this address from storing data, as some do in private windows, allow site data for it; then try again.',
     newer:
       'Your data was written by a later version of Orderly Week. Load the page anew to get that version.',
   },
