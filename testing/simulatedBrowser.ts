@@ -155,8 +155,7 @@ const settle = (): Promise<void> => new Promise((resolve) => setImmediate(resolv
 
 /** An engine that only holds the entries that it is given. */
 function entriesOnly(entries: Map<string, Entry>): EngineClient {
-  return {
-    ...localEngine(),
+  return localEngine(undefined, {
     load: async (chunks) => {
       entries.clear();
       for (const chunk of chunks)
@@ -169,5 +168,5 @@ function entriesOnly(entries: Map<string, Entry>): EngineClient {
         else entries.delete(id);
       }
     },
-  };
+  });
 }

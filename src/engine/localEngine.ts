@@ -1,22 +1,15 @@
-import type { EngineClient } from './asked';
+import { askedBy, type EngineClient } from './asked';
 import { Engine } from './engine';
 
-/** The engine on this thread: for tests. */
-export function localEngine(engine = new Engine()): EngineClient {
-  return {
-    load: async (chunks, aside) => engine.load(chunks, aside),
-    sayAt: async (listener) => engine.sayAt(listener),
-    loadNotes: async (notes) => engine.loadNotes(notes),
-    apply: async (patch) => engine.apply(patch),
-    days: async (query) => engine.days(query),
-    loads: async (query) => engine.loads(query),
-    leftOut: async (query) => engine.leftOut(query),
-    troubled: async () => engine.troubled(),
-    categories: async () => engine.categories(),
-    find: (request) => engine.find(request),
-    prepareSearch: () => engine.prepareSearch(),
-    doubles: async (events, closed) => engine.doubles(events, closed),
-    reminders: async (from, to, zone, pattern, unlisted) =>
-      engine.reminders(from, to, zone, pattern, unlisted),
-  };
-}
+/** What goes between threads is copied; functions are called across. */
+const across = (value: unknown): unknown => (typeof value === 'function' ? value : structuredClone(value));
+
+/**
+ * The engine on this thread, for tests: what it is given and what it answers is copied, as between threads.
+ * @param own methods that answer in another way
+ */
+export const localEngine = (engine = new Engine(), own: Partial<EngineClient> = {}): EngineClient =>
+  askedBy<Engine>(async (name, given) => {
+    const method = engine[name as keyof Engine] as (...given: unknown[]) => unknown;
+    return across(await method.apply(engine, given.map(across)));
+  }, own);

@@ -32,8 +32,7 @@ function watched(isDeadly: (title: string) => boolean, silenced: string[] = []) 
         }
       };
       return {
-        engine: {
-          ...client,
+        engine: localEngine(inner, {
           load: async (chunks, aside = []) => {
             asked = chunks
               .flatMap((text) => JSON.parse(text) as Entry[])
@@ -46,7 +45,7 @@ function watched(isDeadly: (title: string) => boolean, silenced: string[] = []) 
             return inner.categories();
           },
           prepareSearch: () => (isDeadly('search') ? never() : client.prepareSearch()),
-        },
+        }),
         end: () => undefined,
         onDeath: () => undefined,
       };

@@ -1,4 +1,5 @@
-import type { EngineClient } from './asked';
+import { askedBy, type EngineClient } from './asked';
+import type { Engine } from './engine';
 
 /** An engine in a thread of its own, which can be ended. */
 export interface EngineThread {
@@ -153,22 +154,15 @@ export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine 
       loaded = [];
     },
     onSilenced: (listener: typeof silencedListener) => void (silencedListener = listener),
-    apply: (patch: Parameters<EngineClient['apply']>[0]) => {
+    apply: async (patch: Parameters<EngineClient['apply']>[0]): Promise<void> => {
       forget(patch);
-      return call('apply', [patch]);
+      await call('apply', [patch]);
     },
-    load: (chunks: readonly string[]) => {
+    load: async (chunks: readonly string[]): Promise<void> => {
       // Until another source is known, a new thread is given the same.
       if (!source) loaded = chunks;
-      return call('load', [chunks, [...aside]]);
+      await call('load', [chunks, [...aside]]);
     },
   };
-  return new Proxy(own, {
-    get: (_, name) =>
-      name in own
-        ? own[name as keyof typeof own]
-        : name === 'then'
-          ? undefined
-          : (...given: unknown[]) => call(name, given),
-  }) as unknown as WatchedEngine;
+  return askedBy<Engine, typeof own>(call, own);
 }

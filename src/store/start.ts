@@ -11,8 +11,9 @@ import { PeriodSet } from '@/core/model/periodSet';
 import { Settings } from '@/core/model/settings';
 import { ViewPreset } from '@/core/model/viewPreset';
 import { isKnownZone } from '@/core/time/zones';
-import type { EngineClient } from '@/engine/asked';
+import { askedBy, type EngineClient } from '@/engine/asked';
 import { workerEngine } from '@/engine/client';
+import type { Engine } from '@/engine/engine';
 import type { AttachmentFiles } from './attachmentFiles';
 import { browserLog } from './browserLog';
 import { openDatabase } from './database';
@@ -174,9 +175,7 @@ export async function openStore(): Promise<{ store: Store; mended: Mended | unde
 }
 
 /** An engine that holds nothing and answers nothing. */
-const noEngine = new Proxy({} as EngineClient, {
-  get: (_, name) => (name === 'then' ? undefined : () => Promise.resolve(undefined)),
-});
+const noEngine: EngineClient = askedBy<Engine>(() => Promise.resolve(undefined));
 
 /** Opens what can be read and does nothing else with it: for a page that did not open otherwise. */
 export const openPlainly = (): Promise<Store> =>
