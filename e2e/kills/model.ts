@@ -110,11 +110,8 @@ export function modelOf(state: State, history: History): Model {
   return { entries, done: history.done.map(deedOf), undone: history.undone.map(deedOf) };
 }
 
-/**
- * How many of the latest deeds have to be there after a start: the log keeps fifty commits, and to undo and to do again are
- * commits, too.
- */
-const KEPT_DEEDS = 15;
+/** How many of the latest deeds can be undone and done again after a start. */
+const KEPT_DEEDS = 50;
 
 /** In what two models differ, in words; undefined if they are equal. */
 export function difference(one: Model, other: Model): string | undefined {

@@ -63,16 +63,3 @@ export const readCommits = async (log: CommitLog, keys: readonly string[]): Prom
   keys.length === 0
     ? []
     : [...(await log.read(keys))].flatMap(([order, text]) => parseLogEntry(order, text) ?? []).sort(byOrder);
-
-/** Commits that are kept though the records hold them: how far undo reaches after a reload, and a page may lag behind. */
-export const KEPT_COMMITS = 50;
-
-/**
- * The commits that are kept no longer, of those that are there, in order. The latest are kept for other pages, and of what
- * the person did the latest for undo: quiet commits (feeds, reminders) push none of that out.
- */
-export function outdated<Entry extends Pick<LogEntry, 'role'>>(log: readonly Entry[]): Entry[] {
-  const deeds = log.filter(({ role }) => role !== 'quiet').slice(-KEPT_COMMITS);
-  const kept = new Set([...deeds, ...log.slice(-KEPT_COMMITS)]);
-  return log.filter((commit) => !kept.has(commit));
-}

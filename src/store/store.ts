@@ -12,7 +12,6 @@ import {
   countOf,
   type LogEntry,
   orderOf,
-  outdated,
   readCommits,
 } from './commitLog';
 import type { Database } from './database';
@@ -20,6 +19,7 @@ import { fold } from './fold';
 import type { Handover } from './handover';
 import { type Loaded, loadDatabase } from './load';
 import { META_KEY, parseMeta } from './meta';
+import { outdated } from './outdated';
 import type { Tabs } from './tabs';
 import { recordIn, recordKey, type Timeline, withCommit, withoutCommits } from './timeline';
 

@@ -15,6 +15,7 @@ interface WebProps {
   'aria-expanded'?: boolean;
   'aria-haspopup'?: string;
   lang?: string;
+  title?: string | undefined;
 }
 
 /** Whether a key was pressed within the element itself: React hands on keys of sheets that were opened from it, too. */

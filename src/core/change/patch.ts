@@ -141,6 +141,9 @@ export function remove<Name extends CollectionName>(
 /** The id of the patch that takes another one back. */
 export const inverseId = (id: string): string => `${id}-`;
 
+/** The id of the patch that one of such an id takes back. */
+export const undoneId = (id: string): string => id.replace(/-$/, '');
+
 /** The patch that takes another one back. */
 export const inversePatch = (patch: Patch): Patch => ({
   ...patch,

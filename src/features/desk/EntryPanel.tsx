@@ -16,6 +16,7 @@ import type { IconName } from '@/ui/icons/paths';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
+import { StickyActions } from '@/ui/primitives/StickyActions';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { recurrenceText } from '@/ui/recurrenceText';
@@ -118,7 +119,7 @@ export function EntryPanel({
           <AppText>{event.notes}</AppText>
         </Line>
       ) : null}
-      <View style={styles.actions}>
+      <StickyActions>
         {isReadOnly(calendar) ? (
           <AppText size="small" tone="quiet">
             {words.calendars.closed(calendar?.name ?? '', calendar?.feed !== undefined)}
@@ -130,7 +131,7 @@ export function EntryPanel({
             <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
           </>
         )}
-      </View>
+      </StickyActions>
       <Suspense fallback={null}>
         <entryMore.Later occurrenceKey={occurrenceKey} target={target} event={event} />
       </Suspense>
@@ -212,5 +213,4 @@ const styles = StyleSheet.create({
   icon: { width: 20, flexShrink: 0 },
   link: { textDecorationLine: 'underline' },
   series: { alignSelf: 'flex-start', marginTop: space(1), minHeight: 36 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), marginTop: space(2) },
 });

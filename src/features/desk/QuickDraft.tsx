@@ -10,6 +10,7 @@ import { dayText, lengthText, timeRangeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { SelectField, TextField } from '@/ui/primitives/Field';
+import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
@@ -75,16 +76,15 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
         options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(calendarId) => workspace.editFields(inCalendar(fields, calendarId, calendars, settings))}
       />
-      <View style={styles.actions}>
+      <StickyActions>
         <Button kind="primary" label={words.actions.save} onPress={save} />
         <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
         <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
-      </View>
+      </StickyActions>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   panel: { gap: space(3) },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
 });

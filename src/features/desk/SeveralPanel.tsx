@@ -6,6 +6,7 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
 import { SelectField } from '@/ui/primitives/Field';
+import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
@@ -81,10 +82,10 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
           {words.desk.seriesMoveWhole}
         </AppText>
       ) : null}
-      <View style={styles.actions}>
+      <StickyActions>
         <Button label={words.actions.bin} icon="delete-outline" onPress={() => void commands.bin(keys)} />
         <Button label={words.desk.clear} kind="quiet" onPress={workspace.clearSelection} />
-      </View>
+      </StickyActions>
     </View>
   );
 }

@@ -26,7 +26,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
-import { CalendarChips } from './CalendarChips';
+import { CalendarChips, preloadList } from './chips/CalendarChips';
 import { EntryLine, type EntryLineHandle } from './EntryLine';
 import { FilterLine } from './filter/FilterLine';
 import { FoldedRows } from './FoldedRows';
@@ -50,6 +50,7 @@ const search = later(() => import('@/features/search').then((module) => module.S
 export const preloadPanels = (): Promise<unknown> =>
   Promise.all([
     ...[editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()),
+    preloadList(),
     import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
   ]);
 

@@ -1,7 +1,7 @@
 import { type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { AppIcon } from '../icons/AppIcon';
 import { useTheme } from '../theme/theme';
-import { corner } from '../theme/tokens';
+import { corner, hairline } from '../theme/tokens';
 import { AppText } from './AppText';
 
 /** A calendar's two letters on its colour: the index tab. With a tick, when what it stands on is selected. */
@@ -10,24 +10,38 @@ export function Mark({
   colour,
   ticked,
   small,
+  off,
   style,
 }: {
   mark: string;
   colour: string;
   ticked?: boolean;
   small?: boolean;
+  /** Of a calendar that is hidden: an outline, struck through. */
+  off?: boolean;
   style?: StyleProp<ViewStyle>;
 }) {
-  const tones = useTheme().calendar(colour);
+  const { colours, calendar } = useTheme();
+  const tones = calendar(colour);
   return (
     <View
       aria-hidden
-      style={[styles.mark, small ? styles.small : null, { backgroundColor: tones.band }, style]}
+      style={[
+        styles.mark,
+        small ? styles.small : null,
+        off ? [styles.off, { borderColor: tones.band }] : { backgroundColor: tones.band },
+        style,
+      ]}
     >
       {ticked ? (
         <AppIcon name="check" size={14} color={tones.onBand} />
       ) : (
-        <AppText size="small" weight="700" colour={tones.onBand} style={styles.letters}>
+        <AppText
+          size="small"
+          weight="700"
+          colour={off ? colours.quietInk : tones.onBand}
+          style={[styles.letters, off ? styles.struck : null]}
+        >
           {mark}
         </AppText>
       )}
@@ -38,5 +52,7 @@ export function Mark({
 const styles = StyleSheet.create({
   mark: { width: 28, height: 24, borderRadius: corner, alignItems: 'center', justifyContent: 'center' },
   small: { width: 24, height: 18, borderTopRightRadius: 0, borderBottomLeftRadius: 0 },
+  off: { borderWidth: hairline },
+  struck: { textDecorationLine: 'line-through' },
   letters: { lineHeight: 16 },
 });

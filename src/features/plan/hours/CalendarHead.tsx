@@ -3,7 +3,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { AppText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
-import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
 /** The head of a calendar's column, where the calendars of a day stand side by side. */
@@ -30,7 +30,7 @@ export function CalendarHead({ calendar, width }: { calendar: Calendar | undefin
 
 const styles = StyleSheet.create({
   head: {
-    height: sizes.dayHead,
+    height: '100%',
     borderLeftWidth: hairline,
     flexDirection: 'row',
     alignItems: 'center',

@@ -3,27 +3,25 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
-import { AppIcon } from '@/ui/icons/AppIcon';
-import type { IconName } from '@/ui/icons/paths';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 
-const PLACE_ICONS: Record<WorkingDay['place'], IconName> = {
-  office: 'office-building-outline',
-  home: 'home-outline',
-  travel: 'sail-boat',
-};
-
 const MINUTE = 60_000;
 
-/** The height of the heads, with room for a second calendar system if there is one. */
-export const dayHeadHeight = (system: string | undefined): number => sizes.dayHead + (system ? 16 : 0);
+/** A line of small words under the date. */
+const WORDS = 15;
+
+/** The height of the heads: with the day in words, unless the window is low, and with a second calendar system if there is one. */
+export const dayHeadHeight = (system: string | undefined, isLow: boolean): number =>
+  sizes.dayHead + (isLow ? 0 : WORDS) + (system ? WORDS : 0);
 
 /** Narrower, and weekday and date stand under each other. */
 const STACKED = 40;
+/** Narrower, and only the hours stand under the date. */
+const WITH_PLACE = 84;
 
 /** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
 export const DayHead = memo(function DayHead({
@@ -34,6 +32,7 @@ export const DayHead = memo(function DayHead({
   working,
   width,
   system,
+  isLow,
   onOpen,
 }: {
   day: number;
@@ -45,6 +44,8 @@ export const DayHead = memo(function DayHead({
   width: number;
   /** A second calendar system whose date stands under the first. */
   system: string | undefined;
+  /** Whether the window has no height for the day in words. */
+  isLow: boolean;
   onOpen: (day: number) => void;
 }) {
   const { colours } = useTheme();
@@ -53,11 +54,19 @@ export const DayHead = memo(function DayHead({
   const said = isDayOff
     ? words.plan.dayOff
     : [
-        words.plan.place[working.place],
         load && words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE)),
+        words.plan.place[working.place],
       ]
         .filter(Boolean)
         .join(', ');
+  const inShort = isDayOff
+    ? words.plan.dayOff
+    : [
+        load && load.booked > 0 ? lengthText(load.booked * MINUTE) : '',
+        width < WITH_PLACE ? '' : words.plan.placeInShort[working.place],
+      ]
+        .filter(Boolean)
+        .join(' · ');
   const isStacked = width < STACKED;
   const ink = isToday ? colours.onPrimary : colours.ink;
   return (
@@ -66,7 +75,7 @@ export const DayHead = memo(function DayHead({
       aria-level={2}
       testID="day-head"
       aria-label={[dayText(day), system && otherSystemText(system, day), said].filter(Boolean).join(', ')}
-      style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system) }]}
+      style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system, isLow) }]}
     >
       <Pressable
         role="button"
@@ -99,18 +108,14 @@ export const DayHead = memo(function DayHead({
               </AppText>
             )}
           </View>
-          {width > 90 && !isDayOff ? (
-            <AppIcon name={PLACE_ICONS[working.place]} size={16} color={colours.quietInk} />
-          ) : null}
-          {isStacked ? null : <View style={styles.gap} />}
-          {width > 118 && load && load.booked > 0 ? (
-            <AppText size="small" tone="quiet" figures numberOfLines={1}>
-              {lengthText(load.booked * MINUTE)}
-            </AppText>
-          ) : null}
         </View>
+        {isLow || isStacked ? null : (
+          <AppText size="small" tone="quiet" figures numberOfLines={1} style={styles.words}>
+            {inShort}
+          </AppText>
+        )}
         {system ? (
-          <AppText size="small" tone="quiet" numberOfLines={1} style={styles.system}>
+          <AppText size="small" tone="quiet" numberOfLines={1} style={styles.words}>
             {otherSystemText(system, day)}
           </AppText>
         ) : null}
@@ -129,8 +134,7 @@ const styles = StyleSheet.create({
   date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
   tight: { paddingHorizontal: 0, flexGrow: 1 },
   stacked: { lineHeight: 13, textAlign: 'center' },
-  gap: { flex: 1 },
-  system: { paddingHorizontal: space(2), lineHeight: 15 },
+  words: { paddingHorizontal: space(2), lineHeight: WORDS },
   bar: { height: 3, marginHorizontal: space(1) + 1, marginBottom: 2, borderRadius: 2, overflow: 'hidden' },
   filled: { height: 3 },
 });

@@ -208,7 +208,7 @@ export function HoursView({
       })}
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
-      <View style={[styles.heads, { height: dayHeadHeight(secondCalendarSystem) }]}>
+      <View style={[styles.heads, { height: dayHeadHeight(secondCalendarSystem, isLow) }]}>
         <RailHeads rails={rails} zone={zone} days={days} />
         <View style={styles.heads}>
           {width > 0 &&
@@ -225,6 +225,7 @@ export function HoursView({
                   working={workingDay(workingPattern, day)}
                   width={columnWidth}
                   system={secondCalendarSystem}
+                  isLow={isLow}
                 />
               ) : (
                 <CalendarHead key={calendarId} calendar={calendarsById.get(calendarId)} width={columnWidth} />

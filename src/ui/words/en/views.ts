@@ -26,6 +26,7 @@ export const viewsWords = {
     allDay: 'all day',
     dayLoad: (booked: string, working: string) => `${booked} of ${working} booked`,
     dayOff: 'day off',
+    placeInShort: { office: 'office', home: 'home', travel: 'on the road' },
     place: { office: 'in the office', home: 'at home', travel: 'on the road' },
     slot: (when: string) => `${when}, free: new entry`,
     crowd: (count: number, time: string) => `${count} more about ${time}: list them`,
@@ -151,6 +152,7 @@ export const viewsWords = {
   chips: {
     label: 'Calendars',
     hidden: 'hidden',
+    list: 'All calendars',
     menu: (name: string) => `More for ${name}`,
     alone: 'Show this one alone',
     all: 'Show all',

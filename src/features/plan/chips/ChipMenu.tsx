@@ -1,0 +1,78 @@
+import { useRouter } from 'expo-router';
+import { StyleSheet } from 'react-native';
+import { changeSettings } from '@/core/change/calendarChanges';
+import type { Calendar } from '@/core/model/calendar';
+import { useCommands } from '@/features/workspace';
+import { useOpenStore, useSettings } from '@/store';
+import { Button } from '@/ui/primitives/Button';
+import { type Anchor, Popover } from '@/ui/primitives/Popover';
+import { words } from '@/ui/words';
+import type { Showing } from './showing';
+
+/** What can be done with a calendar from its chip. */
+export function ChipMenu({
+  calendar,
+  anchor,
+  calendars,
+  hidden,
+  onHiddenChange,
+  onClose,
+}: Showing & {
+  calendar: Calendar;
+  anchor: Anchor;
+  onClose: () => void;
+}) {
+  const router = useRouter();
+  const { store } = useOpenStore();
+  const { context, commit } = useCommands();
+  const { targetCalendarId } = useSettings();
+  const act = (action: () => void) => () => {
+    action();
+    onClose();
+  };
+  const onlyOne = calendars.length - hidden.length === 1 && !hidden.includes(calendar.id);
+  const onAlone = () => onHiddenChange(calendars.filter(({ id }) => id !== calendar.id).map(({ id }) => id));
+  const onAll = () => onHiddenChange([]);
+  const isTarget = targetCalendarId === calendar.id;
+  return (
+    <Popover anchor={anchor} label={calendar.name} onClose={onClose}>
+      <Button
+        role="menuitem"
+        kind="quiet"
+        style={styles.item}
+        label={onlyOne ? words.chips.all : words.chips.alone}
+        onPress={act(onlyOne ? onAll : onAlone)}
+      />
+      {onlyOne ? null : (
+        <Button
+          role="menuitem"
+          kind="quiet"
+          style={styles.item}
+          label={words.chips.all}
+          onPress={act(onAll)}
+        />
+      )}
+      <Button
+        role="menuitem"
+        kind="quiet"
+        style={styles.item}
+        disabled={isTarget}
+        label={isTarget ? words.chips.isTarget : words.chips.target}
+        onPress={act(() =>
+          commit(changeSettings(store.getSnapshot().state, { targetCalendarId: calendar.id }, context())),
+        )}
+      />
+      <Button
+        role="menuitem"
+        kind="quiet"
+        style={styles.item}
+        label={words.chips.details}
+        onPress={act(() => router.push({ pathname: '/setup', params: { calendar: calendar.id } }))}
+      />
+    </Popover>
+  );
+}
+
+const styles = StyleSheet.create({
+  item: { justifyContent: 'flex-start' },
+});
