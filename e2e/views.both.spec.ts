@@ -74,9 +74,9 @@ test('the year shows how booked each day is, with a legend in words, and leads t
   await chooseView(page, 'Year');
   await expect(page.getByTestId('year-day')).toHaveCount(365);
   await expect(page.getByRole('list', { name: 'Booked share of the working hours' })).toContainText(
-    'more than there is',
+    'beyond working hours',
   );
-  const wednesday = page.getByRole('button', { name: /^Wednesday 10 March, more than there is, / });
+  const wednesday = page.getByRole('button', { name: /^Wednesday 10 March, beyond working hours, / });
   await expect(wednesday).toBeVisible();
   await page.getByRole('button', { name: /^Tuesday 9 March, / }).focus();
   await page.keyboard.press('ArrowDown');

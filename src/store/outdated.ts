@@ -5,6 +5,9 @@ import type { LogEntry } from './commitLog';
 /** Commits that are kept though the records hold them: how far undo reaches after a reload, and a page may lag behind. */
 export const KEPT_COMMITS = 50;
 
+/** So many deeds are kept that fifty can be undone after a reload, also where some are undone and others made since. */
+const KEPT_DEEDS = 2 * KEPT_COMMITS;
+
 /** The history that commits make, in order. */
 const historyOf = (commits: readonly Pick<LogEntry, 'role' | 'patch'>[]): History =>
   commits.reduce((history, { role, patch }) => recordCommit(history, role, patch), emptyHistory);
@@ -19,7 +22,7 @@ export function outdated<Entry extends Pick<LogEntry, 'role' | 'patch'>>(log: re
   const earlier = log.slice(0, -KEPT_COMMITS);
   const wanted = new Set(
     Object.values(historyOf(log)).flatMap((list: readonly { id: string }[]) =>
-      list.slice(-KEPT_COMMITS).map(({ id }) => id),
+      list.slice(-KEPT_DEEDS).map(({ id }) => id),
     ),
   );
   for (const { role, patch } of latest)

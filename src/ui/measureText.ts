@@ -3,7 +3,7 @@ import { fontFamilies, fontSizes } from './theme/tokens';
 const widths = new Map<string, number>();
 let context: CanvasRenderingContext2D | null | undefined;
 
-type TextWeight = '400' | '700';
+type TextWeight = '400' | '500' | '700';
 
 /** The width of a text of the smallest size in pixels, measured once for each text and weight. */
 export const measureSmallText = (text: string, weight: TextWeight): number =>

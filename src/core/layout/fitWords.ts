@@ -16,12 +16,13 @@ function cutWord(word: string, width: number, measure: Measure): string {
 /**
  * Sets a text in lines of given widths, in whole words. What does not fit is left out at a word; only a word that is
  * wider than every line by itself is cut. A first line that is too narrow for the first word stays empty.
+ * @param cutting `cut-next`: the word after the last that fits is shortened, where some letters of it fit
  */
 export function fitWords(
   text: string,
   widths: readonly number[],
   measure: Measure,
-  cutting: 'cut-first' | 'whole-only' = 'cut-first',
+  cutting: 'cut-first' | 'cut-next' | 'whole-only' = 'cut-first',
 ): string[] {
   const words = text.split(/[ \t\n]+/).filter(Boolean);
   const lines: string[] = [];
@@ -38,12 +39,20 @@ export function fitWords(
     if (next === words.length) return lines;
   }
   const [first] = words;
-  if (cutting === 'cut-first' && first !== undefined && lines.every((line) => line.length === 0)) {
+  if (cutting !== 'whole-only' && first !== undefined && lines.every((line) => line.length === 0)) {
     const widest = widths.reduce((best, width, index) => (width > widths[best]! ? index : best), 0);
     lines[widest] = cutWord(first, widths[widest] ?? 0, measure);
     return lines.slice(0, widest + 1);
   }
   const last = lines.length - 1;
+  if (cutting === 'cut-next') {
+    const begun = lines[last] ? `${lines[last]} ` : '';
+    const cut = cutWord(words[next]!, (widths[last] ?? 0) - measure(begun), measure);
+    if (cut) {
+      lines[last] = begun + cut;
+      return lines;
+    }
+  }
   lines[last] = lines[last]!.replace(/[\s,;:·–-]+$/, '');
   return lines;
 }

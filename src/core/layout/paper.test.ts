@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parseDate } from '../time/civil';
 import { fairHeights, paginate, sheetSize } from './paper';
-import { loadLevel, monthColumns, monthGrid } from './yearMonths';
+import { loadLevel, layoutYear, monthGrid } from './yearMonths';
 
 test('every block is on one page, in order, whole, and no heading stands last', () => {
   const blocks = fc.array(
@@ -48,9 +48,14 @@ test('a month is a grid of weeks that holds each of its days once', () => {
 });
 
 test('months stand in even rows', () => {
-  expect([2000, 1180, 700, 420, 300, 100].map((width) => monthColumns(width, 172))).toEqual([
-    6, 6, 4, 2, 1, 1,
-  ]);
+  const sizes = { month: 172, columnGap: 0, rowGap: 16, head: 44, week: { least: 27, most: 38 } };
+  const columns = (width: number, height: number) => layoutYear(width, height, sizes).columns;
+  // Too low for all of them: as many as fit side by side.
+  expect([2000, 1180, 700, 420, 300, 100].map((width) => columns(width, 300))).toEqual([6, 6, 4, 2, 1, 1]);
+  // Higher: fewer, and larger, as long as all are seen at once.
+  expect(columns(1180, 660)).toBe(4);
+  expect(layoutYear(1180, 560, sizes)).toEqual({ columns: 6, monthWidth: 196, weekHeight: 38 });
+  expect(layoutYear(1180, 470, sizes).weekHeight).toBe(30);
 });
 
 test('a day is as full as its booked share, and over where entries take more than its hours', () => {

@@ -76,8 +76,8 @@ test('ribbons do not lie over one another, and a day has no more rows than there
           0,
           ...row.ribbons.filter(({ from, to }) => from <= index && index < to).map((each) => each.row + 1),
         );
-        expect(day.lines.length + Number(day.hidden > 0)).toBeLessThanOrEqual(
-          Math.max(1, space.lines - Math.ceil(taken * space.linesPerRibbon)),
+        expect(day.lines.length).toBeLessThanOrEqual(
+          Math.max(0, space.lines - Math.ceil(taken * space.linesPerRibbon)),
         );
       }
     }),
@@ -136,11 +136,11 @@ test('a selected entry is named, however full its day is', () => {
     occurrence(`call ${index}`, monday * DAY + (8 + index) * HOUR, HOUR),
   );
   const plain = layoutWeekRow(byShownDay(many, week), week, room).days[0]!;
-  expect(plain.lines.map(({ key }) => key)).toEqual(['call 0', 'call 1', 'call 2']);
-  expect(plain.hidden).toBe(6);
+  expect(plain.lines.map(({ key }) => key)).toEqual(['call 0', 'call 1', 'call 2', 'call 3']);
+  expect(plain.hidden).toBe(5);
   const pinned = layoutWeekRow(byShownDay(many, week), week, room, new Set(['call 7'])).days[0]!;
-  expect(pinned.lines.map(({ key }) => key)).toEqual(['call 0', 'call 1', 'call 7']);
-  expect(pinned.hidden).toBe(6);
+  expect(pinned.lines.map(({ key }) => key)).toEqual(['call 0', 'call 1', 'call 2', 'call 7']);
+  expect(pinned.hidden).toBe(5);
 });
 
 test('days fall into weeks, whatever day a week begins on', () => {
@@ -148,4 +148,65 @@ test('days fall into weeks, whatever day a week begins on', () => {
   expect(weeksOf(days, 1).map((each) => each.length)).toEqual([7, 7]);
   expect(weeksOf(days, 7).map((each) => each.length)).toEqual([6, 7, 1]);
   expect(weeksOf([monday + 4, monday + 7], 1)).toEqual([[monday + 4], [monday + 7]]);
+});
+
+/** A series at an hour of some days of the week. */
+const series = (name: string, days: readonly number[], hour: number): Occurrence[] =>
+  days.map((day) => ({
+    ...occurrence(`${name} ${day}`, (monday + day) * DAY + hour * HOUR, HOUR),
+    entryId: name,
+    title: name,
+    recurrenceKey: String(day),
+    recurring: true,
+  }));
+
+describe('daily series', () => {
+  const wide: WeekRowRoom = { ...room, lines: 6, linesPerGathered: 1 };
+  const layout = (all: readonly Occurrence[], space = wide) =>
+    layoutWeekRow(byShownDay(all, week), week, space);
+
+  test('stand in one line over their days, and are named nowhere else', () => {
+    const row = layout([...series('boat', [0, 1, 2, 3, 4], 7), ...series('check', [0, 2], 9)]);
+    expect(row.gathered).toMatchObject([{ from: 0, to: 5, row: 0 }]);
+    expect(row.gathered[0]!.occurrences.map(({ key }) => key)).toEqual(
+      [0, 1, 2, 3, 4].map((day) => `boat ${day}`),
+    );
+    expect(row.days.map(({ lines }) => lines.map(({ key }) => key))).toEqual([
+      ['check 0'],
+      [],
+      ['check 2'],
+      [],
+      [],
+      [],
+      [],
+    ]);
+  });
+
+  test('are not gathered where they stand at another time, were changed, or come less than four days in a row', () => {
+    const [first, ...rest] = series('boat', [0, 1, 2, 3], 7);
+    expect(layout([first!, ...rest]).gathered).toHaveLength(1);
+    expect(layout([{ ...first!, startWall: first!.startWall + HOUR }, ...rest]).gathered).toEqual([]);
+    expect(layout([{ ...first!, changed: true }, ...rest]).gathered).toEqual([]);
+    expect(layout(series('boat', [0, 1, 2, 4, 5, 6], 7)).gathered).toEqual([]);
+    // Without room for a line below them each day names its own.
+    expect(layout([first!, ...rest], { ...wide, lines: 1 }).gathered).toEqual([]);
+  });
+
+  test('lie below the ribbons of their days and beside each other in rows, and nothing is lost', () => {
+    const all = [
+      occurrence('trip', (monday + 1) * DAY, 2 * DAY, true),
+      ...series('boat', [0, 1, 2, 3, 4], 7),
+      ...series('check', [2, 3, 4, 5, 6], 9),
+      ...Array.from({ length: 9 }, (_, index) => occurrence(`call ${index}`, monday * DAY + 10 * HOUR, HOUR)),
+    ];
+    const row = layout(all);
+    expect(row.ribbonsAbove).toBe(1);
+    expect(row.gathered.map(({ row: at }) => at)).toEqual([0, 1]);
+    for (const [index, day] of row.days.entries()) {
+      const over = (line: { from: number; to: number }) => line.from <= index && index < line.to;
+      expect(
+        row.ribbons.filter(over).length + row.gathered.filter(over).length + day.lines.length + day.hidden,
+      ).toBe(day.count);
+    }
+  });
 });

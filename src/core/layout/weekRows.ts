@@ -1,6 +1,7 @@
 import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
 import { DAY, MINUTE } from '../time/civil';
 import { type Extent, layoutColumns, type Placement } from './columns';
+import { type GatheredLine, gatherDaily } from './gathered';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
 /** What a calendar takes of a day, in its bar: which share of the drawn hours, from 0 to 1, and where across. */
@@ -32,6 +33,9 @@ export interface WeekRow {
   /** Entries of whole days over the days of this row, as many rows of them as there is room for. */
   readonly ribbons: readonly Ribbon[];
   readonly ribbonRows: number;
+  /** Series that occur daily, as lines below the ribbons, and how many rows of ribbons lie above all of them. */
+  readonly gathered: readonly GatheredLine[];
+  readonly ribbonsAbove: number;
 }
 
 export interface WeekRowRoom {
@@ -40,6 +44,8 @@ export interface WeekRowRoom {
   readonly lines: number;
   /** Lines that one row of ribbons takes the place of. */
   readonly linesPerRibbon: number;
+  /** Lines that a gathered line takes the place of; where it is not said, nothing is gathered. */
+  readonly linesPerGathered?: number;
   /** The hours that the bar draws to scale, in minutes of the day. What lies outside sticks to its end. */
   readonly from: number;
   readonly to: number;
@@ -116,8 +122,8 @@ export function byShownDay(
 }
 
 /**
- * Lays out one week: ribbons over its days, and for each day its bar and the lines that there is room for. Every entry
- * of a day is a ribbon, a line, or counted as hidden.
+ * Lays out one week: ribbons and daily series over its days, and for each day its bar and the lines that there is room for.
+ * Every entry of a day is a ribbon, part of a gathered line, a line, or counted as hidden.
  * @param days the shown day numbers of the week, ascending
  * @param pinned keys of entries that are named before others: the selected ones
  */
@@ -133,31 +139,64 @@ export function layoutWeekRow(
   const rows = Math.max(0, ...all.map((ribbon) => ribbon.row + 1));
   const ribbonRows = Math.min(rows, room.ribbonRows);
   const ribbons = all.filter((ribbon) => ribbon.row < ribbonRows);
+  // Ribbons lie in rows over the whole week; a day without any in the lowest rows has their room to itself.
+  const takenBy = (from: number, to: number): number =>
+    Math.max(
+      0,
+      ...ribbons.filter((ribbon) => ribbon.from < to && from < ribbon.to).map(({ row }) => row + 1),
+    );
+  const { gathered, ribbonsAbove } = gatherOver(onDays, days, room, takenBy);
+  const isGathered = new Set(gathered.flatMap((line) => line.occurrences.map(({ key }) => key)));
   return {
     ribbons,
     ribbonRows,
+    gathered,
+    ribbonsAbove,
     days: days.map((day, index) => {
       const occurrences = onDays.get(day) ?? [];
       const timed = occurrences.filter((occurrence) => !isRibbon(occurrence));
+      const single = timed.filter(({ key }) => !isGathered.has(key));
       const covered = all.filter((ribbon) => ribbon.from <= index && index < ribbon.to);
       const unseen = covered.filter((ribbon) => ribbon.row >= ribbonRows).length;
-      // Ribbons lie in rows over the whole week; a day without any in the lowest rows has their room to itself.
-      const taken = Math.max(
-        0,
-        ...covered.filter(({ row }) => row < ribbonRows).map((ribbon) => ribbon.row + 1),
-      );
-      const lines = Math.max(0, room.lines - Math.ceil(taken * room.linesPerRibbon));
-      const fits = timed.length + (unseen > 0 ? 1 : 0) <= lines;
-      const named = fits ? timed : namedLines(timed, Math.max(0, lines - 1), pinned);
+      const rowsGathered = gatheredRows(gathered, index);
+      const taken =
+        rowsGathered > 0
+          ? ribbonsAbove * room.linesPerRibbon + rowsGathered * (room.linesPerGathered ?? 1)
+          : takenBy(index, index + 1) * room.linesPerRibbon;
+      const lines = Math.max(0, room.lines - Math.ceil(taken));
+      const named = single.length <= lines ? single : namedLines(single, lines, pinned);
       return {
         day,
         bar: layoutBar(timed, day, room, ownColour),
         lines: named,
         count: occurrences.length,
-        hidden: timed.length - named.length + unseen,
+        hidden: single.length - named.length + unseen,
       };
     }),
   };
+}
+
+/** How many rows of gathered lines lie over a column. */
+export const gatheredRows = (gathered: readonly GatheredLine[], column: number): number =>
+  Math.max(0, ...gathered.filter(({ from, to }) => from <= column && column < to).map(({ row }) => row + 1));
+
+/** The daily series of a week, as far as a line is left below them, and how many rows of ribbons lie above all of them. */
+function gatherOver(
+  onDays: ReadonlyMap<number, readonly Occurrence[]>,
+  days: readonly number[],
+  { lines, linesPerRibbon, linesPerGathered }: WeekRowRoom,
+  takenBy: (from: number, to: number) => number,
+): Pick<WeekRow, 'gathered' | 'ribbonsAbove'> {
+  if (linesPerGathered === undefined) return { gathered: [], ribbonsAbove: 0 };
+  const timed = days.map((day) => (onDays.get(day) ?? []).filter((occurrence) => !isRibbon(occurrence)));
+  for (let rows = 3; rows > 0; rows--) {
+    const gathered = gatherDaily(timed, days, rows);
+    const ribbonsAbove = Math.max(0, ...gathered.map(({ from, to }) => takenBy(from, to)));
+    const most = Math.max(0, ...gathered.map(({ row }) => row + 1));
+    if (ribbonsAbove * linesPerRibbon + most * linesPerGathered + 1 <= lines)
+      return { gathered, ribbonsAbove };
+  }
+  return { gathered: [], ribbonsAbove: 0 };
 }
 
 /** The first entries of a day by time, with pinned ones among them in place of the last. */

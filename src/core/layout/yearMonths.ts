@@ -41,8 +41,40 @@ export function monthGrid(year: number, month: number, weekStart: number): Month
   };
 }
 
-/** How many months stand side by side in a width: a divisor of twelve. */
-export function monthColumns(width: number, least: number): number {
-  const fit = Math.floor(width / least);
-  return [6, 4, 3, 2].find((columns) => columns <= fit) ?? 1;
+/** What the parts of a year take, in pixels. */
+export interface YearSizes {
+  /** The least width of a month. */
+  readonly month: number;
+  readonly columnGap: number;
+  readonly rowGap: number;
+  /** What stands above a month's weeks. */
+  readonly head: number;
+  /** A week, at the least and at the most. */
+  readonly week: { readonly least: number; readonly most: number };
+}
+
+export interface YearLayout {
+  /** How many months stand side by side: a divisor of twelve. */
+  readonly columns: number;
+  readonly monthWidth: number;
+  readonly weekHeight: number;
+}
+
+const MOST_WEEKS = 6;
+
+/** Twelve months in a room of pixels: as large as all of them can be seen at once; where they can't, as many as fit beside each other. */
+export function layoutYear(width: number, height: number, sizes: YearSizes): YearLayout {
+  const { month, columnGap, rowGap, head, week } = sizes;
+  const monthWidth = (columns: number) => Math.floor((width - (columns - 1) * columnGap) / columns);
+  const weekHeight = (columns: number) => {
+    const rows = 12 / columns;
+    return Math.floor(((height - (rows - 1) * rowGap) / rows - head) / MOST_WEEKS);
+  };
+  const possible = [1, 2, 3, 4, 6].filter((columns) => columns === 1 || monthWidth(columns) >= month);
+  const columns = possible.find((count) => weekHeight(count) >= week.least) ?? possible.at(-1)!;
+  return {
+    columns,
+    monthWidth: monthWidth(columns),
+    weekHeight: Math.min(week.most, Math.max(week.least, weekHeight(columns))),
+  };
 }

@@ -34,31 +34,26 @@ export const CalendarChips = memo(function CalendarChips({
     return taken ? lengthText(taken * MINUTE) : '';
   };
   const least = wide ? sizes.target : sizes.touchTarget;
-  const widths = calendars.map((calendar) =>
-    chipWidths(
-      calendar.name,
-      // What is hidden is shown with its hours again when it is pressed.
-      wide ? hoursOf(calendar) : '',
-      least,
-    ),
-  );
+  const widths = calendars.map((calendar) => chipWidths(calendar.name, wide ? hoursOf(calendar) : '', least));
   const { level, shown, hasList } = fitChips(widths, width, GAP, least);
   return (
     <View role="group" aria-label={words.chips.label} onLayout={onLayout} style={styles.row}>
       {width === 0
         ? null
-        : calendars.slice(0, shown).map((calendar, index) => (
-            <Chip
-              key={calendar.id}
-              calendar={calendar}
-              level={level}
-              width={widths[index]![level]}
-              isHidden={hidden.includes(calendar.id)}
-              hours={wide ? hoursOf(calendar) : ''}
-              onPress={() => onHiddenChange(toggled(hidden, calendar.id))}
-              onMenu={(anchor) => setMenu({ calendar, anchor })}
-            />
-          ))}
+        : calendars
+            .slice(0, shown)
+            .map((calendar, index) => (
+              <Chip
+                key={calendar.id}
+                calendar={calendar}
+                level={level}
+                width={widths[index]![level]}
+                isHidden={hidden.includes(calendar.id)}
+                hours={wide ? hoursOf(calendar) : ''}
+                onPress={() => onHiddenChange(toggled(hidden, calendar.id))}
+                onMenu={(anchor) => setMenu({ calendar, anchor })}
+              />
+            ))}
       {width > 0 && hasList ? (
         <Button
           icon={shown < calendars.length ? undefined : 'menu-down'}
@@ -91,5 +86,5 @@ const styles = StyleSheet.create({
     minWidth: 0,
     overflow: 'hidden',
   },
-  list: { height: 34, paddingHorizontal: 0 },
+  list: { height: 34, minHeight: 34, paddingHorizontal: 0 },
 });

@@ -59,7 +59,7 @@ export function Chip({
       {...webProps({
         onContextMenu: (event) => {
           event.preventDefault();
-          openMenu();
+          onMenu(anchorOf(event.currentTarget as unknown as View));
         },
         title: level === 'full' ? undefined : calendar.name,
       })}

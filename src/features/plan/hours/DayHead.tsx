@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
+import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
@@ -20,8 +21,6 @@ export const dayHeadHeight = (system: string | undefined, isLow: boolean): numbe
 
 /** Narrower, and weekday and date stand under each other. */
 const STACKED = 40;
-/** Narrower, and only the hours stand under the date. */
-const WITH_PLACE = 84;
 
 /** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
 export const DayHead = memo(function DayHead({
@@ -59,14 +58,14 @@ export const DayHead = memo(function DayHead({
       ]
         .filter(Boolean)
         .join(', ');
+  const hours = load && load.booked > 0 ? lengthText(load.booked * MINUTE) : '';
+  const place = words.plan.placeInShort[working.place];
+  // What has no room beside the hours is left out whole; it is read out all the same.
   const inShort = isDayOff
     ? words.plan.dayOff
-    : [
-        load && load.booked > 0 ? lengthText(load.booked * MINUTE) : '',
-        width < WITH_PLACE ? '' : words.plan.placeInShort[working.place],
-      ]
-        .filter(Boolean)
-        .join(' · ');
+    : ([[hours, place].filter(Boolean).join(' · '), hours].find(
+        (text) => measureSmallText(text, '400') <= width - 2 * space(2),
+      ) ?? '');
   const isStacked = width < STACKED;
   const ink = isToday ? colours.onPrimary : colours.ink;
   return (

@@ -16,9 +16,10 @@ import { usePaper } from '../grid/usePaper';
 /** The width of the mark with its gap, and of what stands round a line. */
 const MARK = 26;
 const PADDING = 6;
-/** Under this width a line has no room for the time. */
+/** From this width on a line has room for the time, whatever its title. */
 const WITH_TIME = 118;
 
+const titled = (text: string): number => measureSmallText(text, '500');
 const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g, '0'), '400');
 
 interface EntryLineCardProps {
@@ -50,15 +51,13 @@ export const EntryLineCard = memo(function EntryLineCard({
   const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const begins = Math.floor(occurrence.startWall / DAY) === day;
-  const time =
-    width < WITH_TIME || isFull
-      ? ''
-      : begins
-        ? timeText(occurrence.startWall)
-        : `–${timeText(occurrence.endWall)}`;
-  const room = width - MARK - PADDING - (time ? regular(time) + 5 : 0);
   const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
-  const [shown = ''] = fitWords(title, [room], (text) => measureSmallText(text, '700'));
+  const room = width - MARK - PADDING;
+  const said = begins ? timeText(occurrence.startWall) : `–${timeText(occurrence.endWall)}`;
+  const beside = room - regular(said) - 5;
+  // The time stands where there is room for it, or where the title leaves some.
+  const time = !isFull && (width >= WITH_TIME || titled(title) <= beside) ? said : '';
+  const [shown = ''] = fitWords(title, [time ? beside : room], titled, 'cut-next');
   const details = isFull
     ? [
         [timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { weekNumber } from '@/core/layout/views';
-import type { WeekDay, WeekRow as WeekRowLayout } from '@/core/layout/weekRows';
+import { gatheredRows, type WeekDay, type WeekRow as WeekRowLayout } from '@/core/layout/weekRows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Detail } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
@@ -16,7 +16,8 @@ import { corner, focusWidth, fontFamilies, fontSizes, hairline, sizes } from '@/
 import { words } from '@/ui/words';
 import { RibbonCard } from '../grid/RibbonCard';
 import { EntryLineCard } from './EntryLineCard';
-import { HEAD, WIDE_BAR } from './weekSizes';
+import { GatheredLineCard } from './GatheredLineCard';
+import { GATHERED, HEAD, WIDE_BAR } from './weekSizes';
 
 /** How booked the days of a week are, by day number. */
 export type DayLoads = Readonly<Record<number, DayLoad | undefined>>;
@@ -47,6 +48,8 @@ export interface WeekRowProps {
 const WITH_HOURS = 118;
 const WITH_OTHER_DATE = 96;
 const WITH_BOTH = 190;
+/** What the number of those that are not named takes of the head. */
+const MORE = 36;
 
 /** A week: its number and hours, its ribbons, and a cell for each day. */
 export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
@@ -71,6 +74,24 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
       {layout.days.map((day) => (
         <DayCell key={day.day} {...props} day={day} />
       ))}
+      {layout.gathered.length === 0 ? null : (
+        <div role="gridcell" aria-label={words.weeks.gathered} className={classes.over}>
+          {layout.gathered.map((line) => (
+            <GatheredLineCard
+              key={line.occurrences[0]!.key}
+              line={line}
+              left={(showsNumber ? numberWidth : 0) + line.from * columnWidth}
+              top={HEAD + layout.ribbonsAbove * sizes.ribbon + line.row * GATHERED + 1}
+              columnWidth={columnWidth}
+              calendar={calendars.get(line.occurrences[0]!.calendarId)}
+              selected={props.selected}
+              tabbableKey={props.tabbableKey}
+              fadeBefore={props.fadeBefore}
+              fontsLoaded={props.fontsLoaded}
+            />
+          ))}
+        </div>
+      )}
       {layout.ribbons.length === 0 ? null : (
         <View
           role={'gridcell' as never}
@@ -107,12 +128,17 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
     0,
     ...layout.ribbons.filter(({ from, to }) => from <= index && index < to).map(({ row }) => row + 1),
   );
+  const gathered = gatheredRows(layout.gathered, index);
   const isOutside = day < range.first || day >= range.end;
   const isToday = day === today;
   const isSelected = day === selectedDay;
   const bars = detail === 'bars' || columnWidth < WIDE_BAR;
-  const top = HEAD + taken * sizes.ribbon;
+  const top =
+    gathered > 0
+      ? HEAD + layout.ribbonsAbove * sizes.ribbon + gathered * GATHERED
+      : HEAD + taken * sizes.ribbon;
   const barWidth = bars ? columnWidth - 8 : 7;
+  const hasMore = !bars && cell.hidden > 0;
   const barHeight = Math.max(12, props.height - top - 5);
   return (
     <div
@@ -162,10 +188,25 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
             {otherDate}
           </span>
         ) : null}
-        {columnWidth > (otherDate ? WITH_BOTH : WITH_HOURS) && load && load.booked > 0 ? (
+        {columnWidth > (otherDate ? WITH_BOTH : WITH_HOURS) + (hasMore ? MORE : 0) &&
+        load &&
+        load.booked > 0 ? (
           <span aria-hidden style={{ color: colours.quietInk }}>
             {lengthText(load.booked * MINUTE)}
           </span>
+        ) : null}
+        {hasMore ? (
+          <button
+            type="button"
+            tabIndex={-1}
+            data-testid="more"
+            aria-label={words.weeks.more(cell.hidden, dayText(day))}
+            onClick={() => props.onOpenDay(day)}
+            className={classes.more}
+            style={{ color: colours.ink, backgroundColor: colours.card, borderColor: colours.line }}
+          >
+            +{cell.hidden}
+          </button>
         ) : null}
       </div>
       <div
@@ -223,19 +264,6 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
           ))}
         </div>
       )}
-      {!bars && cell.hidden > 0 ? (
-        <button
-          type="button"
-          tabIndex={-1}
-          data-testid="more"
-          aria-label={words.weeks.more(cell.hidden, dayText(day))}
-          onClick={() => props.onOpenDay(day)}
-          className={classes.more}
-          style={{ color: colours.ink, backgroundColor: colours.card, borderColor: colours.line }}
-        >
-          +{cell.hidden}
-        </button>
-      ) : null}
     </div>
   );
 }
@@ -310,12 +338,11 @@ const classes = pageClasses('weeks', {
     fontWeight: 700,
     lineHeight: '13px',
   },
+  over: { position: 'absolute', left: 0, top: 0, width: 0, height: 0, pointerEvents: 'none' },
   lines: { position: 'absolute', left: 16, right: 2, bottom: 0, overflow: 'hidden' },
   more: {
     ...text,
-    position: 'absolute',
-    right: 3,
-    bottom: 3,
+    flexShrink: 0,
     height: 18,
     minWidth: 28,
     padding: '0 4px',

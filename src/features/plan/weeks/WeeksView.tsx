@@ -24,7 +24,16 @@ import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
 import { DayGhost } from './DayGhost';
 import { type DayLoads, WeekRow } from './WeekRow';
-import { HEAD, LEAST_ROW, LINE, NARROW_NUMBER_WIDTH, NUMBER_WIDTH, WEEKDAYS, WIDE_BAR } from './weekSizes';
+import {
+  GATHERED,
+  HEAD,
+  LEAST_ROW,
+  LINE,
+  NARROW_NUMBER_WIDTH,
+  NUMBER_WIDTH,
+  WEEKDAYS,
+  WIDE_BAR,
+} from './weekSizes';
 
 /** Weeks under each other, a cell for each day, with ribbons over the days that an entry takes whole. */
 export function WeeksView({
@@ -67,11 +76,12 @@ export function WeeksView({
       ribbonRows: Math.max(1, Math.floor((rowHeight - HEAD - 2 * LINE[detail]) / sizes.ribbon)),
       lines: detail === 'bars' ? 0 : Math.floor((rowHeight - HEAD - 4) / LINE[detail]),
       linesPerRibbon: sizes.ribbon / LINE[detail],
+      ...(columnWidth < WIDE_BAR ? {} : { linesPerGathered: GATHERED / LINE[detail] }),
       from: Math.max(0, hours.from - 60),
       to: Math.min(1440, hours.to + 60),
     };
     return weeks.map((week) => layoutWeekRow(onDays, week, room, selected, ownColour));
-  }, [answer, days, weeks, rowHeight, detail, workingPattern, selected, ownColour]);
+  }, [answer, days, weeks, rowHeight, columnWidth, detail, workingPattern, selected, ownColour]);
   const rows = useKeptParts(made);
   const loads = useKeptParts(
     useMemo(() => {
@@ -83,6 +93,9 @@ export function WeeksView({
     const lists = rows.flatMap((row) =>
       row.days.map((day, index) => [
         ...row.ribbons.filter(({ from }) => from === index).map(({ occurrence }) => occurrence.key),
+        ...row.gathered
+          .filter(({ from, to }) => from <= index && index < to)
+          .map(({ from, occurrences }) => occurrences[index - from]!.key),
         ...day.lines.map(({ key }) => key),
       ]),
     );

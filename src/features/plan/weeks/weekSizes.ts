@@ -10,5 +10,7 @@ export const WIDE_BAR = 84;
 
 /** Pixels of a named entry, with its gap. */
 export const LINE: Record<Detail, number> = { bars: 20, titles: 20, full: 36 };
+/** Pixels of a line that gathers a daily series, with its gap. */
+export const GATHERED = 20;
 /** The least height of a week. */
 export const LEAST_ROW: Record<Detail, number> = { bars: 84, titles: 92, full: 140 };

@@ -12,6 +12,9 @@ import { words } from '@/ui/words';
 interface MonthHeatProps {
   grid: MonthGrid;
   width: number;
+  weekHeight: number;
+  /** A letter for each weekday, in the order of the week. */
+  weekdays: readonly string[];
   loads: ReadonlyMap<number, DayLoad>;
   today: number;
   selectedDay: number;
@@ -22,8 +25,9 @@ interface MonthHeatProps {
 
 /** What of the props a month shows: it is drawn anew only when one of its own days changes. */
 function sameMonth(before: MonthHeatProps, after: MonthHeatProps): boolean {
-  if (before.grid !== after.grid || before.width !== after.width || before.onOpenDay !== after.onOpenDay)
+  if (before.grid !== after.grid || before.width !== after.width || before.weekHeight !== after.weekHeight)
     return false;
+  if (before.onOpenDay !== after.onOpenDay || before.weekdays !== after.weekdays) return false;
   if (before.period !== after.period) return false;
   return after.grid.weeks.every((week) =>
     week.every(
@@ -36,6 +40,11 @@ function sameMonth(before: MonthHeatProps, after: MonthHeatProps): boolean {
   );
 }
 
+/** The room between two days, and what a month's name and the weekdays take above its weeks, in pixels. */
+const GAP = 3;
+export const HEAD = 26;
+export const WEEKDAYS = 18;
+
 /** The line under the days of the shown period, in pixels. */
 const PERIOD_LINE = 2;
 
@@ -43,6 +52,8 @@ const PERIOD_LINE = 2;
 export const MonthHeat = memo(function MonthHeat({
   grid,
   width,
+  weekHeight,
+  weekdays,
   loads,
   today,
   selectedDay,
@@ -64,6 +75,13 @@ export const MonthHeat = memo(function MonthHeat({
         <span className={classes.hours} style={{ color: colours.quietInk }}>
           {booked > 0 ? words.year.hours(Math.round(booked / 60)) : ''}
         </span>
+      </div>
+      <div aria-hidden className={classes.weekdays} style={{ color: colours.quietInk }}>
+        {weekdays.map((letter, column) => (
+          <span key={column} style={{ width: cell - GAP }}>
+            {letter}
+          </span>
+        ))}
       </div>
       {grid.weeks.map((week, row) => (
         <div key={row} className={classes.week}>
@@ -97,7 +115,8 @@ export const MonthHeat = memo(function MonthHeat({
                 onClick={() => onOpenDay(day)}
                 className={classes.day}
                 style={{
-                  width: cell - 3,
+                  width: cell - GAP,
+                  height: weekHeight - GAP,
                   backgroundColor: heat.background,
                   color: heat.ink,
                   ...(day === today ? { fontWeight: 700, textDecorationLine: 'underline' } : null),
@@ -121,7 +140,8 @@ const text = {
 } as const;
 
 const classes = pageClasses('year', {
-  head: { display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 },
+  head: { display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', height: HEAD },
+  weekdays: { ...text, display: 'flex', columnGap: GAP, height: WEEKDAYS, textAlign: 'center' },
   name: {
     fontFamily: `${fontFamilies.title}, ${fontFamilies.fallback}`,
     fontSize: fontSizes.large,
@@ -132,8 +152,7 @@ const classes = pageClasses('year', {
   week: { display: 'flex' },
   day: {
     ...text,
-    height: 24,
-    margin: '0 3px 3px 0',
+    margin: `0 ${GAP}px ${GAP}px 0`,
     padding: 0,
     border: 0,
     borderRadius: corner,

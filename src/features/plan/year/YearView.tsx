@@ -1,9 +1,10 @@
 import { useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { addMonths, yearOf } from '@/core/layout/views';
-import { LOAD_LEVELS, monthColumns, monthGrid } from '@/core/layout/yearMonths';
-import { civilDate, DAY } from '@/core/time/civil';
+import { layoutYear, LOAD_LEVELS, monthGrid } from '@/core/layout/yearMonths';
+import { civilDate, DAY, startOfWeek } from '@/core/time/civil';
 import { useNowWall, useRangeLoads, useSettings } from '@/store';
+import { weekdayText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
@@ -12,10 +13,10 @@ import { words } from '@/ui/words';
 import { useDayKeys } from '../grid/useDayKeys';
 import { useFrameSize } from '../grid/useFrameSize';
 import type { ViewProps } from '../viewProps';
-import { MonthHeat } from './MonthHeat';
+import { HEAD, MonthHeat, WEEKDAYS } from './MonthHeat';
 
-/** The least width of a month. */
-const LEAST_MONTH = 172;
+/** What the parts of a year take, in pixels, but for the gaps between the columns. */
+const SIZES = { month: 158, rowGap: space(4), head: HEAD + WEEKDAYS, week: { least: 27, most: 38 } };
 
 /** Twelve months, each day tinted by how booked it is. */
 export function YearView({ address, days, range: shown, options, onOpenDay, onSelectDay }: ViewProps) {
@@ -34,10 +35,20 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
     () => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1, weekStart)),
     [year, weekStart],
   );
+  const weekdays = useMemo(
+    () =>
+      Array.from({ length: 7 }, (_, index) =>
+        weekdayText(startOfWeek(days[0]!, weekStart) + index, 'narrow'),
+      ),
+    [days, weekStart],
+  );
   const period = shown.first === range.first && shown.end === range.end ? undefined : shown;
-  const columns = monthColumns(width, LEAST_MONTH);
   const gap = width > 700 ? space(6) : space(3);
-  const monthWidth = Math.floor((width - 2 * hairline - 2 * space(3) - (columns - 1) * gap) / columns);
+  const { height: room, onLayout: onRoom } = useFrameSize('year');
+  const { monthWidth, weekHeight } = layoutYear(width - 2 * hairline - 2 * space(3), room - 2 * space(3), {
+    ...SIZES,
+    columnGap: gap,
+  });
 
   const onDayKey = useDayKeys(
     frame as unknown as React.RefObject<HTMLElement | null>,
@@ -62,7 +73,11 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
       {...webProps({ onKeyDown: (event) => void onDayKey(event) })}
     >
-      <ScrollView style={styles.scroller} contentContainerStyle={[styles.months, { columnGap: gap }]}>
+      <ScrollView
+        onLayout={onRoom}
+        style={styles.scroller}
+        contentContainerStyle={[styles.months, { columnGap: gap }]}
+      >
         {width === 0
           ? null
           : months.map((month) => (
@@ -70,6 +85,8 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
                 key={month.month}
                 grid={month}
                 width={monthWidth}
+                weekHeight={weekHeight}
+                weekdays={weekdays}
                 loads={loads}
                 today={today}
                 selectedDay={address.day}

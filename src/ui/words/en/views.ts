@@ -56,6 +56,8 @@ export const viewsWords = {
     moveTo: (when: string) => `Moves to ${when}`,
   },
   weeks: {
+    gathered: 'Entries of each day',
+    daily: (time: string) => `${time} each day`,
     grid: (range: string) => `Weeks of ${range}`,
     number: (number: number) => `W${number}`,
     numberHead: 'Week number',
@@ -78,7 +80,7 @@ export const viewsWords = {
       half: 'half',
       'three-quarters': 'three quarters',
       full: 'full',
-      over: 'more than there is',
+      over: 'beyond working hours',
     },
   },
   agenda: {
