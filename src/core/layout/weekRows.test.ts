@@ -192,7 +192,7 @@ describe('daily series', () => {
     expect(layout([first!, ...rest], { ...wide, lines: 1 }).gathered).toEqual([]);
   });
 
-  test('lie below the ribbons of their days and beside each other in rows, and nothing is lost', () => {
+  test('lie above the ribbons in rows, and nothing is lost', () => {
     const all = [
       occurrence('trip', (monday + 1) * DAY, 2 * DAY, true),
       ...series('boat', [0, 1, 2, 3, 4], 7),
@@ -200,7 +200,7 @@ describe('daily series', () => {
       ...Array.from({ length: 9 }, (_, index) => occurrence(`call ${index}`, monday * DAY + 10 * HOUR, HOUR)),
     ];
     const row = layout(all);
-    expect(row.ribbonsAbove).toBe(1);
+    expect(row.gatheredRows).toBe(2);
     expect(row.gathered.map(({ row: at }) => at)).toEqual([0, 1]);
     for (const [index, day] of row.days.entries()) {
       const over = (line: { from: number; to: number }) => line.from <= index && index < line.to;

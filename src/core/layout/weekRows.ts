@@ -33,9 +33,9 @@ export interface WeekRow {
   /** Entries of whole days over the days of this row, as many rows of them as there is room for. */
   readonly ribbons: readonly Ribbon[];
   readonly ribbonRows: number;
-  /** Series that occur daily, as lines below the ribbons, and how many rows of ribbons lie above all of them. */
+  /** Series that occur daily, as lines above the ribbons. */
   readonly gathered: readonly GatheredLine[];
-  readonly ribbonsAbove: number;
+  readonly gatheredRows: number;
 }
 
 export interface WeekRowRoom {
@@ -145,24 +145,23 @@ export function layoutWeekRow(
       0,
       ...ribbons.filter((ribbon) => ribbon.from < to && from < ribbon.to).map(({ row }) => row + 1),
     );
-  const { gathered, ribbonsAbove } = gatherOver(onDays, days, room, takenBy);
+  const gathered = gatherOver(onDays, days, room, takenBy);
+  const gatheredRows = Math.max(0, ...gathered.map(({ row }) => row + 1));
   const isGathered = new Set(gathered.flatMap((line) => line.occurrences.map(({ key }) => key)));
   return {
     ribbons,
     ribbonRows,
     gathered,
-    ribbonsAbove,
+    gatheredRows,
     days: days.map((day, index) => {
       const occurrences = onDays.get(day) ?? [];
       const timed = occurrences.filter((occurrence) => !isRibbon(occurrence));
       const single = timed.filter(({ key }) => !isGathered.has(key));
       const covered = all.filter((ribbon) => ribbon.from <= index && index < ribbon.to);
       const unseen = covered.filter((ribbon) => ribbon.row >= ribbonRows).length;
-      const rowsGathered = gatheredRows(gathered, index);
-      const taken =
-        rowsGathered > 0
-          ? ribbonsAbove * room.linesPerRibbon + rowsGathered * (room.linesPerGathered ?? 1)
-          : takenBy(index, index + 1) * room.linesPerRibbon;
+      const ribbonsHere = takenBy(index, index + 1);
+      const gatheredHere = ribbonsHere > 0 ? gatheredRows : gatheredRowsOn(gathered, index);
+      const taken = ribbonsHere * room.linesPerRibbon + gatheredHere * (room.linesPerGathered ?? 0);
       const lines = Math.max(0, room.lines - Math.ceil(taken));
       const named = single.length <= lines ? single : namedLines(single, lines, pinned);
       return {
@@ -177,26 +176,25 @@ export function layoutWeekRow(
 }
 
 /** How many rows of gathered lines lie over a column. */
-export const gatheredRows = (gathered: readonly GatheredLine[], column: number): number =>
+export const gatheredRowsOn = (gathered: readonly GatheredLine[], column: number): number =>
   Math.max(0, ...gathered.filter(({ from, to }) => from <= column && column < to).map(({ row }) => row + 1));
 
-/** The daily series of a week, as far as a line is left below them, and how many rows of ribbons lie above all of them. */
+/** The daily series of a week, as far as a line is left below them and the ribbons. */
 function gatherOver(
   onDays: ReadonlyMap<number, readonly Occurrence[]>,
   days: readonly number[],
   { lines, linesPerRibbon, linesPerGathered }: WeekRowRoom,
   takenBy: (from: number, to: number) => number,
-): Pick<WeekRow, 'gathered' | 'ribbonsAbove'> {
-  if (linesPerGathered === undefined) return { gathered: [], ribbonsAbove: 0 };
+): GatheredLine[] {
+  if (linesPerGathered === undefined) return [];
   const timed = days.map((day) => (onDays.get(day) ?? []).filter((occurrence) => !isRibbon(occurrence)));
   for (let rows = 3; rows > 0; rows--) {
     const gathered = gatherDaily(timed, days, rows);
-    const ribbonsAbove = Math.max(0, ...gathered.map(({ from, to }) => takenBy(from, to)));
+    const ribbons = Math.max(0, ...gathered.map(({ from, to }) => takenBy(from, to)));
     const most = Math.max(0, ...gathered.map(({ row }) => row + 1));
-    if (ribbonsAbove * linesPerRibbon + most * linesPerGathered + 1 <= lines)
-      return { gathered, ribbonsAbove };
+    if (ribbons * linesPerRibbon + most * linesPerGathered + 1 <= lines) return gathered;
   }
-  return { gathered: [], ribbonsAbove: 0 };
+  return [];
 }
 
 /** The first entries of a day by time, with pinned ones among them in place of the last. */

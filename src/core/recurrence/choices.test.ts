@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { DAY, localString, parseLocal } from '../time/civil';
+import { quickChoiceInEnglish } from './words/englishChoices';
 import { choiceOfRule, CHOICE_ORDINALS, quickChoices, type RepeatChoice, ruleOfChoice } from './choices';
 import { expandRule } from './expandRule';
 import { formatRule, parseRule } from './rule';
@@ -80,6 +81,25 @@ test('rules of the editor that are said in the same words make the same dates', 
     }),
     { numRuns: 5 },
   );
+});
+
+test('the choices that fit a start are said briefly', () => {
+  const said = (start: string) => quickChoices(parseLocal(start), 1).map(quickChoiceInEnglish);
+  expect(said('2027-03-09T14:00')).toEqual([
+    'Every day',
+    'Every weekday',
+    'Every Tuesday',
+    'Every other Tuesday',
+    'Monthly on the 9th',
+    'The second Tuesday',
+    'Yearly',
+  ]);
+  expect(said('2027-03-31T14:00').slice(4)).toEqual([
+    'Monthly on the 31st',
+    'The last Wednesday',
+    'The last working day',
+    'Yearly',
+  ]);
 });
 
 test('the choices that fit a start', () => {

@@ -47,7 +47,7 @@ const NAMES: readonly (readonly [CsvField, RegExp])[] = [
   ],
   [
     'start',
-    /^(start|starts|begin|begins|from|dtstart|start(s)?(at|on)?|startdatetime|beginn|anfang|von|début|debut|inicio|comienzo|desde)$/,
+    /^(start|starts|begin|begins|from|dtstart|starts?(at|on)|(start|begin)s?date(and)?time|beginn|anfang|von|début|debut|inicio|comienzo|desde)$/,
   ],
   [
     'endDate',
@@ -57,11 +57,14 @@ const NAMES: readonly (readonly [CsvField, RegExp])[] = [
     'endTime',
     /^(end|finish|until|to)s?(time|hour)$|^end(e)?(zeit|uhrzeit)$|^heure(de)?fin$|^hora(de)?(fin|final|finalización)$/,
   ],
-  ['end', /^(end|ends|finish|until|to|dtend|end(s)?(at|on)?|enddatetime|ende|bis|fin|final|hasta)$/],
+  [
+    'end',
+    /^(end|ends|finish|until|to|dtend|ends?(at|on)|(end|finish)(es)?date(and)?time|ende|bis|fin|final|hasta)$/,
+  ],
   ['length', /^(length|duration|minutes|hours|howlong|dauer|länge|durée|duración)$/],
   [
     'allDay',
-    /^(allday|wholeday|alldayevent|fullday|ganztägig|ganztags|ganzertag|journéeentière|todalajornada|todoeldía|todoeldia)$/,
+    /^((all|whole)day.*|ganztägig|ganztags|ganzertag|journéeentière|todalajornada|todoeldía|todoeldia)$/,
   ],
   ['zone', /^(zone|timezone|tz|tzid|zeitzone|fuseauhoraire|zonahoraria|husohorario)$/],
   ['place', /^(place|location|where|room|venue|ort|raum|lieu|salle|endroit|lugar|ubicación|sala)$/],
@@ -70,7 +73,7 @@ const NAMES: readonly (readonly [CsvField, RegExp])[] = [
     /^(notes?|description|details|comments?|text|body|notizen?|beschreibung|bemerkung(en)?|remarques?|commentaires?|notas?|descripción|comentarios?)$/,
   ],
   ['categories', /^(categor(y|ies)|labels?|tags?|kind|type|kategorien?|catégories?|categorías?)$/],
-  ['availability', /^(availability|showas|busy|transp|free|verfügbarkeit|disponibilité|disponibilidad)$/],
+  ['availability', /^(availability|busy|free|transp|verfügbarkeit|disponibilité|disponibilidad)$/],
   ['visibility', /^(visibility|class|classification|private|privacy|privat|privé|privado)$/],
   ['status', /^(status|state|statut|état|estado)$/],
   ['link', /^(link|url|web|address|website|lien|enlace)$/],

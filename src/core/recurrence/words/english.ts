@@ -36,7 +36,7 @@ const UNITS: Record<Frequency, string> = {
   YEARLY: 'year',
 };
 
-const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1]!;
+export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1]!;
 const monthName = (month: number): string => MONTHS[month - 1]!;
 
 /** "a, b and c" */
@@ -53,14 +53,14 @@ export function ordinalNumber(number: number): string {
 }
 
 /** first, 20th, last, third to last */
-function ordinal(number: number): string {
+export function ordinal(number: number): string {
   const word = (size: number) => ORDINALS[size - 1] ?? ordinalNumber(size);
   if (number > 0) return word(number);
   return number === -1 ? 'last' : `${word(-number)} to last`;
 }
 
 /** "the 7th to 13th and the last day" */
-function monthDays(days: readonly number[], word: 'and' | 'or' = 'and'): string {
+export function monthDays(days: readonly number[], word: 'and' | 'or' = 'and'): string {
   const said = runsOf(days).map(([first, last]) => {
     if (first < 0) return `the ${ordinal(first)} day`;
     if (first === last) return `the ${ordinalNumber(first)}`;

@@ -152,7 +152,7 @@ export function RepeatEditor(props: RepeatEditorProps) {
                   key={text}
                   role="radio"
                   label={ruleText(ruleOfChoice(offered, from.wall), from)}
-                  shown={words.repeat.quick(ruleText(ruleOfChoice(offered, from.wall), from))}
+                  shown={words.repeat.quick(offered)}
                   selected={chosen === text}
                   onPress={() => setDraft(withChoice(draft, offered))}
                   style={styles.chip}

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { weekNumber } from '@/core/layout/views';
-import { gatheredRows, type WeekDay, type WeekRow as WeekRowLayout } from '@/core/layout/weekRows';
+import { gatheredRowsOn, type WeekDay, type WeekRow as WeekRowLayout } from '@/core/layout/weekRows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Detail } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
@@ -81,7 +81,7 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
               key={line.occurrences[0]!.key}
               line={line}
               left={(showsNumber ? numberWidth : 0) + line.from * columnWidth}
-              top={HEAD + layout.ribbonsAbove * sizes.ribbon + line.row * GATHERED + 1}
+              top={HEAD + line.row * GATHERED + 1}
               columnWidth={columnWidth}
               calendar={calendars.get(line.occurrences[0]!.calendarId)}
               selected={props.selected}
@@ -103,7 +103,7 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
             <RibbonCard
               key={ribbon.occurrence.key}
               ribbon={ribbon}
-              top={HEAD}
+              top={HEAD + layout.gatheredRows * GATHERED}
               columnWidth={columnWidth}
               calendar={calendars.get(ribbon.occurrence.calendarId)}
               selected={props.selected.has(ribbon.occurrence.key)}
@@ -128,15 +128,12 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
     0,
     ...layout.ribbons.filter(({ from, to }) => from <= index && index < to).map(({ row }) => row + 1),
   );
-  const gathered = gatheredRows(layout.gathered, index);
+  const gathered = taken > 0 ? layout.gatheredRows : gatheredRowsOn(layout.gathered, index);
   const isOutside = day < range.first || day >= range.end;
   const isToday = day === today;
   const isSelected = day === selectedDay;
   const bars = detail === 'bars' || columnWidth < WIDE_BAR;
-  const top =
-    gathered > 0
-      ? HEAD + layout.ribbonsAbove * sizes.ribbon + gathered * GATHERED
-      : HEAD + taken * sizes.ribbon;
+  const top = HEAD + gathered * GATHERED + taken * sizes.ribbon;
   const barWidth = bars ? columnWidth - 8 : 7;
   const hasMore = !bars && cell.hidden > 0;
   const barHeight = Math.max(12, props.height - top - 5);

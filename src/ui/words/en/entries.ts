@@ -1,4 +1,5 @@
 import { ordinalNumber, ruleInEnglish, ruleProblemsInEnglish } from '@/core/recurrence/words/english';
+import { quickChoiceInEnglish } from '@/core/recurrence/words/englishChoices';
 import { plural } from '../plural';
 
 /** "20 min", "3 h", "40 days". */
@@ -88,11 +89,7 @@ export const entriesWords = {
     custom: 'As it is',
     customHint: 'This rule says more than these choices can. It stays as it is until you choose another.',
     fits: 'Fits this start',
-    /** A proposal as briefly as it can be said beside the others. */
-    quick: (text: string) => {
-      const short = text.replace(/^Monthly on the (?!\d)/, '').replace(/^Yearly on .*/, 'Yearly');
-      return short.slice(0, 1).toUpperCase() + short.slice(1);
-    },
+    quick: quickChoiceInEnglish,
     every: 'Every',
     unit: 'Unit of the repeat',
     units: { DAILY: 'days', WEEKLY: 'weeks', MONTHLY: 'months', YEARLY: 'years' },
