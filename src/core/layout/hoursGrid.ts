@@ -1,6 +1,6 @@
 import { daysOf, isRibbon, type Occurrence, takesTime } from '../schedule/occurrence';
 import type { ClockChange } from '../time/clockChange';
-import { type ColumnRoom, type DayLayout, type HoursScale, layoutDay } from './hours';
+import { type ColumnRoom, type DayCard, type DayLayout, type HoursScale, layoutDay } from './hours';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
 /** A column of the hours: a day, or one calendar's part of it. */
@@ -68,3 +68,26 @@ export function layoutHoursGrid(
     }),
   };
 }
+
+/** Where an entry lies in a layout: its ribbon, and its card in each column. */
+export interface EntryPlaces {
+  readonly ribbon: Ribbon | undefined;
+  readonly cards: readonly (DayCard | undefined)[];
+}
+
+/** Where the entry of a key lies; nowhere without one. */
+export const placesOf = ({ ribbons, columns }: HoursGridLayout, key: string | undefined): EntryPlaces => ({
+  ribbon: ribbons.find(({ occurrence }) => occurrence.key === key),
+  cards: columns.map(({ cards }) => cards.find(({ occurrence }) => occurrence.key === key)),
+});
+
+/** A layout without the entry of a key: the others stay where they are. */
+export const withoutKey = (layout: HoursGridLayout, key: string): HoursGridLayout => ({
+  ...layout,
+  ribbons: layout.ribbons.filter(({ occurrence }) => occurrence.key !== key),
+  columns: layout.columns.map((column) =>
+    column.cards.some(({ occurrence }) => occurrence.key === key)
+      ? { ...column, cards: column.cards.filter(({ occurrence }) => occurrence.key !== key) }
+      : column,
+  ),
+});

@@ -39,7 +39,7 @@ export interface WeekRow {
 }
 
 export interface WeekRowRoom {
-  /** Rows of ribbons that there is room for, and lines in a day without any ribbon. */
+  /** Rows of ribbons that there is room for, and lines in a day without any ribbon, with what is left of one. */
   readonly ribbonRows: number;
   readonly lines: number;
   /** Lines that one row of ribbons takes the place of. */
@@ -162,7 +162,7 @@ export function layoutWeekRow(
       const ribbonsHere = takenBy(index, index + 1);
       const gatheredHere = ribbonsHere > 0 ? gatheredRows : gatheredRowsOn(gathered, index);
       const taken = ribbonsHere * room.linesPerRibbon + gatheredHere * (room.linesPerGathered ?? 0);
-      const lines = Math.max(0, room.lines - Math.ceil(taken));
+      const lines = Math.max(0, Math.floor(room.lines - taken));
       const named = single.length <= lines ? single : namedLines(single, lines, pinned);
       return {
         day,

@@ -144,8 +144,8 @@ function Plan() {
 
   const draftFields = editing?.fields ?? lineDraft;
   const draft = useMemo(
-    () => (draftFields ? draftGhost(draftFields, calendars, zone) : null),
-    [draftFields, calendars, zone],
+    () => (draftFields ? draftGhost(draftFields, editing?.target, calendars, zone) : null),
+    [draftFields, editing?.target, calendars, zone],
   );
   const wide = width >= WIDE;
   const showsDesk = deskOpen || editing?.panel === 'full' || seriesShown !== null || searching;

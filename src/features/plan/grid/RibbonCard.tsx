@@ -11,6 +11,7 @@ import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { usePaper } from './usePaper';
 import { useGhost } from './ghost';
+import { DRAFT_KEY } from './withDraft';
 import { occurrenceLabel } from './occurrenceLabel';
 
 interface RibbonCardProps {
@@ -18,6 +19,8 @@ interface RibbonCardProps {
   columnWidth: number;
   calendar: Calendar | undefined;
   selected: boolean;
+  /** Whether it is being written: dashed, and nothing to press where it is new. */
+  isDraft?: boolean;
   tabbable: boolean;
   faded?: boolean;
   /** Where its first row begins, in pixels. */
@@ -33,6 +36,7 @@ export const RibbonCard = memo(function RibbonCard({
   columnWidth,
   calendar,
   selected,
+  isDraft = false,
   tabbable,
   faded = false,
   top = 1,
@@ -46,17 +50,21 @@ export const RibbonCard = memo(function RibbonCard({
   const time = occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `;
   return (
     <View
-      role="button"
-      aria-label={occurrenceLabel(occurrence, calendar)}
-      aria-pressed={selected}
-      tabIndex={tabbable ? 0 : -1}
-      testID="ribbon"
-      {...webProps({
-        dataSet: {
-          key: occurrence.key,
-          ends: `${continuesBefore ? '' : 'start'} ${continuesAfter ? '' : 'end'}`,
-        },
-      })}
+      {...(occurrence.key === DRAFT_KEY
+        ? { 'aria-hidden': true, testID: 'ghost' }
+        : {
+            role: 'button' as const,
+            'aria-label': occurrenceLabel(occurrence, calendar),
+            'aria-pressed': selected,
+            tabIndex: tabbable ? (0 as const) : (-1 as const),
+            testID: 'ribbon',
+            ...webProps({
+              dataSet: {
+                key: occurrence.key,
+                ends: `${continuesBefore ? '' : 'start'} ${continuesAfter ? '' : 'end'}`,
+              },
+            }),
+          })}
       style={[
         styles.ribbon,
         webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),
@@ -69,6 +77,7 @@ export const RibbonCard = memo(function RibbonCard({
         },
         continuesBefore ? styles.openLeft : null,
         continuesAfter ? styles.openRight : null,
+        isDraft ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'dashed' } : null,
         selected ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' } : null,
       ]}
     >
@@ -82,7 +91,7 @@ export const RibbonCard = memo(function RibbonCard({
           style={[styles.title, occurrence.status === 'cancelled' ? styles.struck : null]}
         >
           {time}
-          {occurrence.title || words.entry.noTitle}
+          {occurrence.title || (isDraft ? words.plan.newDraft : words.entry.noTitle)}
           {occurrence.availability === 'tentative' ? ' ?' : ''}
           {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
         </AppText>

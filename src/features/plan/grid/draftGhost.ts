@@ -1,4 +1,5 @@
 import type { EventFields } from '@/core/change/eventFields';
+import { type Target, targetKey } from '@/core/change/target';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
@@ -6,12 +7,18 @@ import { instantToWall } from '@/core/time/zones';
 import type { Ghost } from './ghost';
 
 /** The dashed card of an entry that is being written. */
-export function draftGhost(fields: EventFields, calendars: readonly Calendar[], zone: string): Ghost {
+export function draftGhost(
+  fields: EventFields,
+  edits: Target | undefined,
+  calendars: readonly Calendar[],
+  zone: string,
+): Ghost {
   const calendar = calendars.find(({ id }) => id === fields.calendarId);
   const start = instantOf(fields.start, zone);
   const end = instantOf(fields.end, zone);
   return {
     key: undefined,
+    edits: edits && targetKey(edits),
     title: fields.title,
     colour: calendar?.colour ?? 'slate',
     mark: calendar?.mark ?? '',

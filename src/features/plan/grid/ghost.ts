@@ -4,6 +4,8 @@ import { create } from 'zustand';
 export interface Ghost {
   /** The key of the dragged occurrence, or undefined for a draft. */
   readonly key: string | undefined;
+  /** Of a draft: the key of the occurrence that is edited, if one is. */
+  readonly edits?: string | undefined;
   readonly title: string;
   readonly colour: string;
   readonly mark: string;

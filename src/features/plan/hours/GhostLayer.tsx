@@ -2,13 +2,15 @@ import { StyleSheet, View } from 'react-native';
 import { hoursHeight, type HoursScale, minuteToY, scaleMinute } from '@/core/layout/hours';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { lengthText, timeRangeText } from '@/ui/dates';
+import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { type Ghost, useGhost } from '../grid/ghost';
-import type { HoursColumn } from '@/core/layout/hoursGrid';
+import type { EntryPlaces, HoursColumn } from '@/core/layout/hoursGrid';
+import { cardsWidth } from './columnSizes';
 
 /** The dashed card of a drag or a draft, over the hours or the ribbons. */
 export function GhostLayer({
@@ -17,15 +19,20 @@ export function GhostLayer({
   columnWidth,
   scale,
   draft,
+  places,
 }: {
   part: 'hours' | 'ribbons';
   columns: readonly HoursColumn[];
   columnWidth: number;
   scale: HoursScale;
   draft: Ghost | null;
+  /** Where a draft was laid out among the others. */
+  places: EntryPlaces;
 }) {
   const dragged = useGhost(({ ghost }) => ghost);
   const ghost = dragged ?? draft;
+  // What is dragged lies over everything; a draft beside the others.
+  const laidOut = dragged ? undefined : places;
   if (!ghost || ghost.allDay !== (part === 'ribbons')) return null;
   if (part === 'ribbons') {
     const first = Math.floor(ghost.startWall / DAY);
@@ -39,7 +46,12 @@ export function GhostLayer({
     return (
       <GhostCard
         ghost={ghost}
-        style={{ top: 1, height: sizes.ribbon - 3, left: from * columnWidth + 1, width }}
+        style={{
+          top: (laidOut?.ribbon?.row ?? 0) * sizes.ribbon + 1,
+          height: sizes.ribbon - 3,
+          left: from * columnWidth + 1,
+          width,
+        }}
       />
     );
   }
@@ -52,12 +64,20 @@ export function GhostLayer({
         const from = scaleMinute(scale, wallFrom);
         const to = scaleMinute(scale, wallTo);
         const top = Math.min(minuteToY(scale, from), hoursHeight(scale) - 20);
+        const across = laidOut?.cards[index]?.across;
+        const left = across ? across.left * cardsWidth(columnWidth) : 0;
+        const width = across ? across.width * cardsWidth(columnWidth) - 3 : columnWidth - 3;
         const height = Math.max(20, minuteToY(scale, to) - top);
         return (
           <GhostCard
             key={index}
             ghost={ghost}
-            style={{ top, height, left: index * columnWidth + 1, width: columnWidth - 3 }}
+            style={{
+              top,
+              height,
+              left: index * columnWidth + 1 + left,
+              width,
+            }}
           />
         );
       })}
@@ -68,6 +88,9 @@ export function GhostLayer({
 const isIts = (calendarId: string | undefined, ghost: Ghost): boolean =>
   calendarId === undefined || calendarId === ghost.calendarId;
 
+/** A narrower one bears its mark alone. */
+const LEAST_TITLED = 64;
+
 export function GhostCard({
   ghost,
   style,
@@ -77,6 +100,7 @@ export function GhostCard({
 }) {
   const { colours, calendar } = useTheme();
   const tones = calendar(ghost.colour);
+  const times = timeRangeText(ghost.startWall, ghost.endWall);
   return (
     <View
       pointerEvents="none"
@@ -85,14 +109,16 @@ export function GhostCard({
     >
       <View style={styles.row}>
         <Mark small mark={ghost.mark} colour={ghost.colour} />
-        <AppText size="small" weight="700" colour={tones.ink} numberOfLines={1} style={styles.title}>
-          {ghost.copy ? '+ ' : ''}
-          {ghost.title || words.plan.newDraft}
-        </AppText>
+        {style.width < LEAST_TITLED ? null : (
+          <AppText size="small" weight="700" colour={tones.ink} numberOfLines={1} style={styles.title}>
+            {ghost.copy ? '+ ' : ''}
+            {ghost.title || words.plan.newDraft}
+          </AppText>
+        )}
       </View>
-      {style.height > 34 && !ghost.allDay ? (
+      {style.height > 34 && !ghost.allDay && measureSmallText(times, '400') <= style.width - 12 ? (
         <AppText size="small" figures colour={tones.ink} numberOfLines={1} style={styles.time}>
-          {timeRangeText(ghost.startWall, ghost.endWall)}
+          {times}
           {style.width > 140 ? ` · ${lengthText(ghost.endWall - ghost.startWall)}` : ''}
         </AppText>
       ) : null}

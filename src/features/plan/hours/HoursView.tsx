@@ -10,7 +10,7 @@ import {
   wallMinute,
   yToMinute,
 } from '@/core/layout/hours';
-import { type HoursColumn, layoutHoursGrid } from '@/core/layout/hoursGrid';
+import { type HoursColumn, layoutHoursGrid, placesOf, withoutKey } from '@/core/layout/hoursGrid';
 import { weekNumber } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
 import type { RowHeight } from '@/core/model/look';
@@ -51,6 +51,7 @@ import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
 import { useFrameSize } from '../grid/useFrameSize';
 import { useShownEntries } from '../grid/useShownEntries';
+import { DRAFT_KEY, withDraft } from '../grid/withDraft';
 
 /** Rows of ribbons that are shown before they are unfolded. */
 const FEW_RIBBONS = 2;
@@ -113,13 +114,19 @@ export function HoursView({
   const columnWidth = Math.max(0, (width - railsWidth - 2 * hairline) / days.length);
   const scale = useHoursScale({ zone, firstDay, changes, open, viewportHeight, rowHeight, gridStep });
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
-  const layout = useKeptParts(
-    useMemo(
-      () =>
-        layoutHoursGrid(answer?.occurrences ?? [], columns, scale, changes, roomOf(columnWidth, selected)),
-      [answer, columns, scale, changes, columnWidth, selected],
-    ),
+  const { occurrences, draftKey } = useMemo(
+    () => withDraft(answer?.occurrences ?? [], draft, zone),
+    [answer, draft, zone],
   );
+  const laidOut = useKeptParts(
+    useMemo(() => {
+      const stays = draftKey === undefined ? selected : new Set([...selected, draftKey]);
+      return layoutHoursGrid(occurrences, columns, scale, changes, roomOf(columnWidth, stays));
+    }, [occurrences, draftKey, columns, scale, changes, columnWidth, selected]),
+  );
+  // A new entry has its place among the others, and no card but the dashed one.
+  const layout = useMemo(() => withoutKey(laidOut, DRAFT_KEY), [laidOut]);
+  const draftPlaces = useMemo(() => placesOf(laidOut, draftKey), [laidOut, draftKey]);
   useRevealed(byKey, scale, setOpen, frame as unknown as React.RefObject<HTMLElement | null>);
   const order = useMemo((): CardOrder => {
     const lists = layout.columns.map((column, index) => [
@@ -176,9 +183,11 @@ export function HoursView({
   const cursorDay = cursor && columns[cursor.column]?.day;
 
   const few = isLow ? 1 : FEW_RIBBONS;
-  const shownRows = allRibbons
-    ? layout.ribbonRows
-    : Math.min(layout.ribbonRows, !isLow && layout.ribbonRows === few + 1 ? layout.ribbonRows : few);
+  const fewRows = Math.min(
+    layout.ribbonRows,
+    !isLow && layout.ribbonRows === few + 1 ? layout.ribbonRows : few,
+  );
+  const shownRows = allRibbons ? layout.ribbonRows : Math.max(fewRows, (draftPlaces.ribbon?.row ?? -1) + 1);
   const hiddenRibbons = layout.ribbons.filter((ribbon) => ribbon.row >= shownRows).length;
   const ribbonHeight = isLow && shownRows === 0 ? 0 : Math.max(shownRows, 1) * sizes.ribbon + 4;
   const drawn = drawnMinutes(scale);
@@ -278,6 +287,7 @@ export function HoursView({
             columnWidth={columnWidth}
             scale={scale}
             draft={draft}
+            places={draftPlaces}
           />
         </View>
       </View>
@@ -344,6 +354,7 @@ export function HoursView({
               columnWidth={columnWidth}
               scale={scale}
               draft={draft}
+              places={draftPlaces}
             />
           </View>
         </View>

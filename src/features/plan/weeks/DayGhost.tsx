@@ -4,7 +4,7 @@ import { type Ghost, useGhost } from '../grid/ghost';
 import { sizes } from '@/ui/theme/tokens';
 import { HEAD } from './weekSizes';
 
-/** The dashed card of a drag or a draft over the days of weeks. */
+/** The dashed card of a drag over the days of weeks, or of a draft where they name no entries. */
 export function DayGhost({
   weeks,
   rowHeight,

@@ -10,6 +10,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { useGhost } from '../grid/ghost';
+import { DRAFT_KEY } from '../grid/withDraft';
 import { occurrenceLabel } from '../grid/occurrenceLabel';
 import { usePaper } from '../grid/usePaper';
 
@@ -30,6 +31,8 @@ interface EntryLineCardProps {
   /** Whether the place and the end stand under it. */
   isFull: boolean;
   selected: boolean;
+  /** Whether it is being written. */
+  isDraft: boolean;
   tabbable: boolean;
   faded: boolean;
   fontsLoaded: boolean;
@@ -43,6 +46,7 @@ export const EntryLineCard = memo(function EntryLineCard({
   width,
   isFull,
   selected,
+  isDraft,
   tabbable,
   faded,
 }: EntryLineCardProps) {
@@ -51,7 +55,7 @@ export const EntryLineCard = memo(function EntryLineCard({
   const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
   const begins = Math.floor(occurrence.startWall / DAY) === day;
-  const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
+  const title = `${occurrence.title || (isDraft ? words.plan.newDraft : words.entry.noTitle)}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
   const room = width - MARK - PADDING;
   const said = begins ? timeText(occurrence.startWall) : `–${timeText(occurrence.endWall)}`;
   const beside = room - regular(said) - 5;
@@ -68,18 +72,23 @@ export const EntryLineCard = memo(function EntryLineCard({
     : undefined;
   return (
     <div
-      role="button"
-      aria-label={occurrenceLabel(occurrence, calendar)}
-      aria-pressed={selected}
-      title={occurrence.title}
-      tabIndex={tabbable ? 0 : -1}
-      data-testid="card"
-      data-key={occurrence.key}
+      {...(occurrence.key === DRAFT_KEY
+        ? { 'aria-hidden': true, 'data-testid': 'ghost' }
+        : {
+            role: 'button',
+            'aria-label': occurrenceLabel(occurrence, calendar),
+            'aria-pressed': selected,
+            title: occurrence.title,
+            tabIndex: tabbable ? 0 : -1,
+            'data-testid': 'card',
+            'data-key': occurrence.key,
+          })}
       className={classes.line}
       style={{
         ...paper,
         color: tones.ink,
         opacity: lifted ? 0.35 : faded ? 0.6 : undefined,
+        ...(isDraft ? { borderColor: colours.accent, borderStyle: 'dashed', pointerEvents: 'none' } : null),
         ...(selected ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
       }}
     >

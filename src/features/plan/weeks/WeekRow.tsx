@@ -36,6 +36,8 @@ export interface WeekRowProps {
   selectedDay: number;
   range: { readonly first: number; readonly end: number };
   selected: ReadonlySet<string>;
+  /** The entry that is being written, among the others. */
+  draftKey: string | undefined;
   tabbableKey: string | undefined;
   fadeBefore: number | undefined;
   fontsLoaded: boolean;
@@ -107,6 +109,7 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
               columnWidth={columnWidth}
               calendar={calendars.get(ribbon.occurrence.calendarId)}
               selected={props.selected.has(ribbon.occurrence.key)}
+              isDraft={props.draftKey === ribbon.occurrence.key}
               tabbable={props.tabbableKey === ribbon.occurrence.key}
               faded={props.fadeBefore !== undefined && ribbon.occurrence.end <= props.fadeBefore}
             />
@@ -254,6 +257,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
               width={columnWidth - 20}
               isFull={detail === 'full'}
               selected={props.selected.has(occurrence.key)}
+              isDraft={props.draftKey === occurrence.key}
               tabbable={props.tabbableKey === occurrence.key}
               faded={props.fadeBefore !== undefined && occurrence.end <= props.fadeBefore}
               fontsLoaded={props.fontsLoaded}

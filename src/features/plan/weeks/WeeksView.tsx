@@ -21,6 +21,7 @@ import { useDayKeys } from '../grid/useDayKeys';
 import { useGridDrag } from '../grid/useGridDrag';
 import { useOwnColour } from '../grid/usePaper';
 import { useShownEntries } from '../grid/useShownEntries';
+import { DRAFT_KEY, withDraft } from '../grid/withDraft';
 import type { ViewProps } from '../viewProps';
 import { DayGhost } from './DayGhost';
 import { type DayLoads, WeekRow } from './WeekRow';
@@ -69,19 +70,35 @@ export function WeeksView({
 
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
   const ownColour = useOwnColour();
+  const { occurrences, draftKey } = useMemo(
+    () => withDraft(answer?.occurrences ?? [], draft, address.zone),
+    [answer, draft, address.zone],
+  );
   const made = useMemo(() => {
     const hours = patternHours(workingPattern);
-    const onDays = byShownDay(answer?.occurrences ?? [], days);
+    const onDays = byShownDay(occurrences, days);
+    const pinned = draftKey === undefined ? selected : new Set([...selected, draftKey]);
     const room = {
       ribbonRows: Math.max(1, Math.floor((rowHeight - HEAD - 2 * LINE[detail]) / sizes.ribbon)),
-      lines: detail === 'bars' ? 0 : Math.floor((rowHeight - HEAD - 4) / LINE[detail]),
+      lines: detail === 'bars' ? 0 : (rowHeight - HEAD - 4) / LINE[detail],
       linesPerRibbon: sizes.ribbon / LINE[detail],
       ...(columnWidth < WIDE_BAR ? {} : { linesPerGathered: GATHERED / LINE[detail] }),
       from: Math.max(0, hours.from - 60),
       to: Math.min(1440, hours.to + 60),
     };
-    return weeks.map((week) => layoutWeekRow(onDays, week, room, selected, ownColour));
-  }, [answer, days, weeks, rowHeight, columnWidth, detail, workingPattern, selected, ownColour]);
+    return weeks.map((week) => layoutWeekRow(onDays, week, room, pinned, ownColour));
+  }, [
+    occurrences,
+    draftKey,
+    days,
+    weeks,
+    rowHeight,
+    columnWidth,
+    detail,
+    workingPattern,
+    selected,
+    ownColour,
+  ]);
   const rows = useKeptParts(made);
   const loads = useKeptParts(
     useMemo(() => {
@@ -91,13 +108,15 @@ export function WeeksView({
   );
   const order = useMemo((): CardOrder => {
     const lists = rows.flatMap((row) =>
-      row.days.map((day, index) => [
-        ...row.ribbons.filter(({ from }) => from === index).map(({ occurrence }) => occurrence.key),
-        ...row.gathered
-          .filter(({ from, to }) => from <= index && index < to)
-          .map(({ from, occurrences }) => occurrences[index - from]!.key),
-        ...day.lines.map(({ key }) => key),
-      ]),
+      row.days.map((day, index) =>
+        [
+          ...row.ribbons.filter(({ from }) => from === index).map(({ occurrence }) => occurrence.key),
+          ...row.gathered
+            .filter(({ from, to }) => from <= index && index < to)
+            .map(({ from, occurrences }) => occurrences[index - from]!.key),
+          ...day.lines.map(({ key }) => key),
+        ].filter((key) => key !== DRAFT_KEY),
+      ),
     );
     return { lists, along: 'down', runsOn: perWeek };
   }, [rows, perWeek]);
@@ -213,6 +232,7 @@ export function WeeksView({
                   selectedDay={address.day}
                   range={range}
                   selected={selected}
+                  draftKey={draftKey}
                   tabbableKey={tabbableKey}
                   fadeBefore={address.fadePast ? now : undefined}
                   fontsLoaded={fontsLoaded}
@@ -225,7 +245,7 @@ export function WeeksView({
                 rowHeight={rowHeight}
                 columnWidth={columnWidth}
                 left={numberWidth}
-                draft={draft}
+                draft={detail === 'bars' && !draft?.allDay ? draft : null}
               />
             </View>
           </ScrollView>
