@@ -32,9 +32,8 @@ test('calendars are put in another order by the handle, by keys and by the menu'
   await calendarAction(page, 'Grants', /Move up/);
   await expect.poll(names).toEqual(['Meetings', 'Site visits', 'Desk work', 'Grants', 'Home', 'Inspections']);
   await page.getByRole('link', { name: 'Plan' }).click();
-  await expect(page.getByRole('button', { name: /^More for/ }).first()).toHaveAccessibleName(
-    'More for Meetings',
-  );
+  const chips = page.getByRole('group', { name: 'Calendars' });
+  await expect(chips.getByRole('switch').first()).toHaveAccessibleName('Meetings');
 });
 
 test('the index of Setup leads to its sections', async ({ page }) => {

@@ -201,7 +201,7 @@ test('chips show, hide and single out calendars; with one alone it is the target
   await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
   await page.reload();
   await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
-  await page.getByRole('button', { name: 'More for Desk work' }).click();
+  await page.getByRole('switch', { name: 'Desk work' }).click({ button: 'right' });
   await page.getByRole('menuitem', { name: 'Show this one alone' }).click();
   await expect(page.getByRole('img', { name: 'goes to Desk work' })).toBeVisible();
   await expect(card(page, /Lens invoices/)).toBeVisible();

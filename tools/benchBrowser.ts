@@ -133,19 +133,66 @@ async function timeSearch(page: Page): Promise<number[]> {
   return found;
 }
 
-/** From the press that adds an entry in one tab to its card in another. */
-async function timeOtherTab(page: Page, other: Page): Promise<number[]> {
-  const found: number[] = [];
-  for (let count = 0; count < 5; count++) {
-    const title = `Signal test ${count}`;
-    await page.getByTestId('entry-line').fill(`${title} Thu 12:00`);
-    await page.getByTestId('understood-title').getByText(title).waitFor();
-    const start = performance.now();
-    await page.getByTestId('entry-line').press('Enter');
-    await other.locator(`[data-testid=card][aria-label*="${title}"]`).waitFor();
-    found.push(performance.now() - start);
+/** When keys were pressed, when the log had told of as many commits, and when another tab had drawn one. */
+interface Kept {
+  readonly kept: number[];
+  readonly shown: number[];
+}
+
+/**
+ * From the press that moves an entry to its commit being in the log, as another page hears of it, and to the other tab
+ * having drawn it.
+ * @param pause between two presses, in milliseconds: long, each by itself; short, as a held key does
+ */
+async function timeKept(page: Page, other: Page, ear: Page, presses: number, pause: number): Promise<Kept> {
+  await ear.evaluate(() => {
+    const store = window as unknown as { heard: number[]; channel?: BroadcastChannel };
+    store.heard = [];
+    store.channel ??= new BroadcastChannel('orderly-week-log');
+    // One message may tell of several commits.
+    store.channel.onmessage = ({ data }: MessageEvent<string[]>) =>
+      store.heard.push(...data.map(() => performance.timeOrigin + performance.now()));
+  });
+  await other.evaluate(() => {
+    const store = window as unknown as { drawn: number[]; observer?: MutationObserver };
+    store.drawn = [];
+    store.observer?.disconnect();
+    store.observer = new MutationObserver((all) => {
+      const isCard = ({ target }: MutationRecord) =>
+        target instanceof Element && target.closest('[data-testid=hours]') !== null;
+      if (all.some(isCard)) store.drawn.push(performance.timeOrigin + performance.now());
+    });
+    store.observer.observe(document.body, {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      attributeFilter: ['style', 'aria-label'],
+    });
+  });
+  await page.evaluate(() => {
+    const store = window as unknown as { pressed: number[] };
+    store.pressed = [];
+    document.addEventListener(
+      'keydown',
+      ({ key }) => key.startsWith('Arrow') && store.pressed.push(performance.timeOrigin + performance.now()),
+      true,
+    );
+  });
+  for (let press = 0; press < presses; press++) {
+    await page.keyboard.press(press % 2 === 0 ? 'Alt+ArrowDown' : 'Alt+ArrowUp');
+    await page.waitForTimeout(pause);
   }
-  return found;
+  await page.waitForTimeout(1500);
+  const pressed = await page.evaluate(() => (window as unknown as { pressed: number[] }).pressed);
+  const heard = await ear.evaluate(() => (window as unknown as { heard: number[] }).heard);
+  const drawn = await other.evaluate(() => (window as unknown as { drawn: number[] }).drawn);
+  return {
+    kept: heard.slice(0, pressed.length).map((time, index) => time - pressed[index]!),
+    shown: pressed.flatMap((time) => {
+      const first = drawn.find((at) => at > time);
+      return first === undefined ? [] : [first - time];
+    }),
+  };
 }
 
 async function measureSet(name: string, parameters: string[], port: number): Promise<void> {
@@ -195,10 +242,19 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     await page.getByRole('radio', { name: 'Workdays' }).click();
     await page.waitForTimeout(500);
     console.log(`  a frame while dragging                        ${both(await timeDrag(page))}`);
-    const other = await context.newPage();
+    const [other, ear] = [await context.newPage(), await context.newPage()];
+    await ear.goto(`http://127.0.0.1:${port}/api/health`);
     await other.goto(`http://127.0.0.1:${port}/`);
-    await other.getByTestId('card').first().waitFor();
-    console.log(`  a change, until another tab shows it          ${both(await timeOtherTab(page, other))}`);
+    await other.locator('html[data-loaded=all]').waitFor({ state: 'attached' });
+    await page.bringToFront();
+    await page.getByTestId('entry-line').fill('Signal test Thu 12:00');
+    await page.getByTestId('entry-line').press('Enter');
+    await page.locator('[data-testid=card][aria-label*="Signal test"]').click();
+    const single = await timeKept(page, other, ear, STEPS, 500);
+    console.log(`  a change, until the log has it                ${both(single.kept)}`);
+    console.log(`  a change, until another tab shows it          ${both(single.shown)}`);
+    const held = await timeKept(page, other, ear, 2 * STEPS, 25);
+    console.log(`  changes by a held key, until the log has them ${both(held.kept)}`);
   } finally {
     await browser.close();
     server.kill();

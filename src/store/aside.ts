@@ -1,4 +1,5 @@
-import { COLLECTIONS, type CollectionName, type RecordOf } from '@/core/model/state';
+import { readRecord as readCollectionRecord } from '@/core/model/readRecord';
+import type { CollectionName, RecordOf } from '@/core/model/state';
 import { collectionOfKey } from './chunks';
 import type { Database } from './database';
 
@@ -24,12 +25,12 @@ export type ReadRecord =
   | { readonly record: RecordOf<CollectionName>; readonly reason?: undefined }
   | { readonly record?: undefined; readonly reason: string };
 
-/** Reads one record of a collection; why not, where it can't be read. */
+/** Reads one record of a collection; why not, in words, where it can't be read. */
 export function readRecord(collection: CollectionName, value: unknown): ReadRecord {
-  const parsed = COLLECTIONS[collection].safeParse(value);
-  if (parsed.success) return { record: parsed.data };
+  const { record, issues } = readCollectionRecord(collection, value);
+  if (record) return { record };
   return {
-    reason: parsed.error.issues
+    reason: issues
       .slice(0, 5)
       .map((issue) => `${issue.path.join('.')}: ${issue.message}`)
       .join('; '),

@@ -1,25 +1,14 @@
-import { COLLECTION_NAMES, type CollectionName, type State } from '@/core/model/state';
+import { stamped } from '@/core/model/readRecord';
+import { COLLECTION_NAMES, COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
 
 /**
  * Records are kept many to a key, by a number that follows from their id alone: every tab writes the same record to the
  * same key, and a change of one record rewrites a few hundred at the most.
  */
-const CHUNKS: Record<CollectionName, number> = {
-  calendars: 1,
-  entries: 64,
-  bin: 8,
-  categories: 1,
-  ownNotes: 1,
-  settings: 1,
-  presets: 1,
-  periodSets: 1,
-  sessions: 1,
-};
-
 function chunkNumber(collection: CollectionName, id: string): number {
   let hash = 0;
   for (let index = 0; index < id.length; index++) hash = (hash * 31 + id.charCodeAt(index)) >>> 0;
-  return hash % CHUNKS[collection];
+  return hash % COLLECTIONS[collection].chunks;
 }
 
 /** The key that a record is kept under. */
@@ -45,7 +34,8 @@ export async function writeChunks(
   for (const { collection, id } of records) keys.set(chunkKey(collection, id), collection);
   const contents = new Map<string, unknown[]>([...keys.keys()].map((key) => [key, []]));
   for (const collection of new Set(keys.values()))
-    for (const [id, record] of state[collection]) contents.get(chunkKey(collection, id))?.push(record);
+    for (const [id, record] of state[collection])
+      contents.get(chunkKey(collection, id))?.push(stamped(collection, record));
   const texts: Record<string, string> = {};
   for (const [key, list] of contents) {
     texts[key] = JSON.stringify(list);

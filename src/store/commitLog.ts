@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { COMMIT_ROLES } from '@/core/change/history';
-import { Patch } from '@/core/change/patch';
+import { Patch, stampedPatch } from '@/core/change/patch';
 
 /** A change with why it was made, as the log keeps it. */
 export const Commit = z.object({ role: z.enum(COMMIT_ROLES), patch: Patch });
@@ -47,7 +47,7 @@ export const byOrder = (one: LogEntry, other: LogEntry): number =>
 
 /** The text that the log keeps of a commit. */
 export const commitText = ({ role, patch }: Commit): string =>
-  JSON.stringify({ role, patch } satisfies Commit);
+  JSON.stringify({ role, patch: stampedPatch(patch) } satisfies Commit);
 
 /** Reads a commit at its place, or undefined if the text is none. */
 export function parseLogEntry(order: string, text: string): LogEntry | undefined {

@@ -1,4 +1,4 @@
-import { COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
+import { COLLECTION_NAMES, COLLECTIONS, type CollectionName, type State } from '@/core/model/state';
 import { ATTACHMENT_PREFIX } from './attachmentFiles';
 import { ASIDE_LOG, ASIDE_PREFIX, parseJson, readRecord, salvage } from './aside';
 import { collectionOfKey, writeChunks } from './chunks';
@@ -67,7 +67,7 @@ export async function loadDatabase(
   );
   onEntries(entryTexts);
   const collections = Object.fromEntries(
-    Object.keys(COLLECTIONS).map((name) => [name, new Map<string, unknown>()]),
+    COLLECTION_NAMES.map((name) => [name, new Map<string, unknown>()]),
   ) as Record<CollectionName, Map<string, unknown>>;
   const bad = new Map<string, readonly string[]>();
   for (const [key, text] of Object.entries(texts)) {
@@ -83,7 +83,8 @@ export async function loadDatabase(
   const first = await migrateFirst(database, log, texts, records);
   const folded = new Set(first ? first.log.map(({ order }) => order) : meta?.folded);
   const timeline = timelineOf(first?.state ?? records, first ? first.log : kept, folded);
-  const isChanged = bad.size > 0 || timeline.state.entries !== records.entries;
+  const isChanged =
+    bad.size > 0 || COLLECTIONS.entries.migrations.length > 0 || timeline.state.entries !== records.entries;
   return {
     timeline,
     count: first?.count ?? meta?.count ?? 0,

@@ -1,3 +1,4 @@
+import { parseKept } from '../model/unknownFields';
 import { Calendar, isReadOnly } from '../model/calendar';
 import { type Colour, HUES } from '../model/colour';
 import { ownNoteId } from '../model/ownNote';
@@ -95,7 +96,7 @@ export function saveCalendar(
   context: ChangeContext,
 ): Patch {
   const before = id === undefined ? undefined : state.calendars.get(id);
-  const calendar = Calendar.parse({
+  const calendar = parseKept(Calendar, {
     ...before,
     id: before?.id ?? context.newId(),
     order: before?.order ?? nextOrder(state.calendars.values()),
@@ -149,7 +150,7 @@ export function deleteCalendar(
           id: entry.id,
           entry,
           deleted: context.now,
-          ...(calendar ? { calendar: Calendar.parse(kept) } : {}),
+          ...(calendar ? { calendar: parseKept(Calendar, kept) } : {}),
           ...ownNoteIn(state, entry),
         }),
       );

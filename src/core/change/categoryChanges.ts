@@ -1,3 +1,4 @@
+import { parseKept } from '../model/unknownFields';
 import { Category } from '../model/category';
 import type { Colour } from '../model/colour';
 import type { State } from '../model/state';
@@ -39,7 +40,13 @@ export function colourCategory(
 ): Patch {
   const before = recordOf(state, name);
   const changes: Change[] = colour
-    ? [put(state, 'categories', Category.parse({ id: before?.id ?? context.newId(), name, colour }))]
+    ? [
+        put(
+          state,
+          'categories',
+          parseKept(Category, { ...before, id: before?.id ?? context.newId(), name, colour }),
+        ),
+      ]
     : before
       ? [remove('categories', before)]
       : [];
@@ -71,7 +78,7 @@ export function renameCategory(
   if (before && (newName === undefined || recordOf(state, newName)))
     changes.push(remove('categories', before));
   else if (before && newName !== undefined)
-    changes.push(put(state, 'categories', Category.parse({ ...before, name: newName })));
+    changes.push(put(state, 'categories', parseKept(Category, { ...before, name: newName })));
   const what = newName === undefined ? 'category-removed' : merges ? 'categories-merged' : 'category-changed';
   return makePatch(context, { what, count, name: newName ?? name }, changes);
 }

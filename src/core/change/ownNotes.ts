@@ -1,3 +1,4 @@
+import { parseKept } from '../model/unknownFields';
 import { OwnNote, ownNoteId } from '../model/ownNote';
 import type { State } from '../model/state';
 import { type ChangeContext, makePatch, type Patch, put, remove } from './patch';
@@ -23,6 +24,6 @@ export function keepOwnNote(
         : []
       : note.text === before?.text
         ? []
-        : [put(state, 'ownNotes', OwnNote.parse(note))];
+        : [put(state, 'ownNotes', parseKept(OwnNote, note))];
   return makePatch(context, { what: 'note-kept', count: 1, name: entry.title }, changes);
 }

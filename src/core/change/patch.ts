@@ -1,13 +1,6 @@
 import { z } from 'zod';
-import { COLLECTIONS, type CollectionName, type RecordOf, type State } from '../model/state';
-
-const changeOf = <Name extends CollectionName>(name: Name) =>
-  z.object({
-    collection: z.literal(name),
-    id: z.string(),
-    before: COLLECTIONS[name].nullable(),
-    after: COLLECTIONS[name].nullable(),
-  });
+import { readRecord, stamped } from '../model/readRecord';
+import { COLLECTION_NAMES, type CollectionName, type RecordOf, type State } from '../model/state';
 
 /** One record put (`after`) or removed (`after` null), with the record that it replaces. */
 export interface ChangeOf<Name extends CollectionName> {
@@ -17,6 +10,23 @@ export interface ChangeOf<Name extends CollectionName> {
   readonly after: RecordOf<Name> | null;
 }
 export type Change = { [Name in CollectionName]: ChangeOf<Name> }[CollectionName];
+
+/** A change as it was written, its records read as those of their collection. */
+const ReadChange = z
+  .object({
+    collection: z.enum(COLLECTION_NAMES),
+    id: z.string(),
+    before: z.unknown(),
+    after: z.unknown(),
+  })
+  .transform((change, context): Change => {
+    const read = (value: unknown): RecordOf<CollectionName> | null => {
+      const { record, issues } = value === null ? { record: null } : readRecord(change.collection, value);
+      if (issues) for (const { path, message } of issues) context.addIssue({ code: 'custom', path, message });
+      return record ?? null;
+    };
+    return { ...change, before: read(change.before), after: read(change.after) } as Change;
+  });
 
 /** What a patch did, for the line that says so: the interface has the words. */
 export const SUMMARIES = [
@@ -64,7 +74,8 @@ export const SUMMARIES = [
 ] as const;
 export type SummaryKind = (typeof SUMMARIES)[number];
 export const Summary = z.object({
-  what: z.enum(SUMMARIES),
+  /** What a later version did is said as a change. */
+  what: z.enum(SUMMARIES).catch('entry-changed'),
   count: z.number().int().min(0),
   /** The title of the entry or the name of the calendar that it is about. */
   name: z.string().optional(),
@@ -83,19 +94,7 @@ export const Patch = z.object({
   /** Instant in milliseconds. */
   at: z.number(),
   summary: Summary,
-  changes: z.array(
-    z.discriminatedUnion('collection', [
-      changeOf('calendars'),
-      changeOf('entries'),
-      changeOf('bin'),
-      changeOf('categories'),
-      changeOf('ownNotes'),
-      changeOf('settings'),
-      changeOf('presets'),
-      changeOf('periodSets'),
-      changeOf('sessions'),
-    ]),
-  ),
+  changes: z.array(ReadChange),
 });
 export interface Patch extends Omit<z.infer<typeof Patch>, 'changes'> {
   readonly changes: readonly Change[];
@@ -111,6 +110,15 @@ export interface ChangeContext {
   /** The zone that floating times and whole days are read in. */
   readonly zone: string;
 }
+
+/** A patch as it is written: its records with their versions. */
+export const stampedPatch = (patch: Patch): Patch => ({
+  ...patch,
+  changes: patch.changes.map((change) => {
+    const written = (record: Change['before']) => record && stamped(change.collection, record);
+    return { ...change, before: written(change.before), after: written(change.after) } as Change;
+  }),
+});
 
 /** A patch with a fresh id. */
 export const makePatch = (context: ChangeContext, summary: Summary, changes: readonly Change[]): Patch => ({

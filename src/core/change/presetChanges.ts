@@ -1,3 +1,4 @@
+import { parseKept } from '../model/unknownFields';
 import type { Look } from '../model/look';
 import { PeriodSet, type PeriodRule } from '../model/periodSet';
 import type { State } from '../model/state';
@@ -32,7 +33,8 @@ export function savePreset(
   context: ChangeContext,
 ): Patch {
   const before = id === undefined ? undefined : state.presets.get(id);
-  const preset = ViewPreset.parse({
+  const preset = parseKept(ViewPreset, {
+    ...before,
     id: before?.id ?? context.newId(),
     order: before?.order ?? nextOrder(state.presets.values()),
     ...fields,
@@ -76,7 +78,8 @@ export function savePeriodSet(
   context: ChangeContext,
 ): Patch {
   const before = id === undefined ? undefined : state.periodSets.get(id);
-  const set = PeriodSet.parse({
+  const set = parseKept(PeriodSet, {
+    ...before,
     id: before?.id ?? context.newId(),
     order: before?.order ?? nextOrder(state.periodSets.values()),
     ...fields,

@@ -1,5 +1,6 @@
 import { type CalendarEvent, Entry } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
+import { parseKept, withUnknown } from '../model/unknownFields';
 import type { State } from '../model/state';
 import { endAfter } from '../recurrence/occurrenceShape';
 import { Series } from '../recurrence/series';
@@ -101,7 +102,7 @@ export function carryOverrides(
           ...followedTimes(override, before, after, recurrenceId, zone),
           recurrenceId,
         };
-    if (!sameValue(carried, stored)) changes.push(put(state, 'entries', Entry.parse(carried)));
+    if (!sameValue(carried, stored)) changes.push(put(state, 'entries', parseKept(Entry, carried)));
   }
   return { changes, dropped };
 }
@@ -132,7 +133,7 @@ export function splitAt(
 /** An event as it can be kept, or why it can't. */
 export function checked(event: CalendarEvent): CalendarEvent | Refusal {
   const result = Entry.safeParse(event);
-  if (result.success) return result.data;
+  if (result.success) return withUnknown(event, result.data);
   return result.error.issues.some(({ path }) => path[0] === 'title') ? 'title-too-long' : 'beyond-calendar';
 }
 

@@ -1,15 +1,14 @@
 import type { Settings } from '../model/settings';
-import { COLLECTION_NAMES, type State } from '../model/state';
+import { COLLECTION_NAMES, COLLECTIONS, type State } from '../model/state';
 import { saveCalendar } from './calendarChanges';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
 
 /** Removes all calendars, entries, presets and period sets and leaves the demo: one empty calendar, and the system's clock. */
 export function startEmpty(state: State, context: ChangeContext): Patch {
-  const removed = COLLECTION_NAMES.filter((name) => name !== 'settings' && name !== 'sessions').flatMap(
-    (collection) =>
-      [...state[collection].values()].map(
-        (before) => ({ collection, id: before.id, before, after: null }) as Change,
-      ),
+  const removed = COLLECTION_NAMES.filter((name) => COLLECTIONS[name].isContent).flatMap((collection) =>
+    [...state[collection].values()].map(
+      (before) => ({ collection, id: before.id, before, after: null }) as Change,
+    ),
   );
   const {
     demoNow: _,

@@ -40,37 +40,50 @@ export const Session = z.object({
 });
 export type Session = z.infer<typeof Session>;
 
-/** The collections of records and the schema of each; a record is known by its collection and id. */
+/** Leads a record from the form of one version to that of the next. It adds and renames; what it does not know it leaves. */
+export type Migration = (record: Readonly<Record<string, unknown>>) => Record<string, unknown>;
+
+/** A collection of records. */
+interface Collection {
+  readonly schema: z.ZodType<{ id: string }>;
+  /** From the first version on; a record says of which version it is, once there is more than one. */
+  readonly migrations: readonly Migration[];
+  /** How many keys of the storage its records are spread over. */
+  readonly chunks: number;
+  /** Whether a backup holds it: all but what is of one device. */
+  readonly isBackedUp: boolean;
+  /** Whether it goes with the demo when someone begins empty. */
+  readonly isContent: boolean;
+}
+
+const none: readonly Migration[] = [];
+
+/** The collections of records; a record is known by its collection and id. */
 export const COLLECTIONS = {
-  calendars: Calendar,
-  entries: Entry,
-  bin: BinItem,
-  categories: Category,
-  ownNotes: OwnNote,
-  settings: Settings,
-  presets: ViewPreset,
-  periodSets: PeriodSet,
-  sessions: Session,
-} as const;
+  calendars: { schema: Calendar, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  entries: { schema: Entry, migrations: none, chunks: 64, isBackedUp: true, isContent: true },
+  bin: { schema: BinItem, migrations: none, chunks: 8, isBackedUp: true, isContent: true },
+  categories: { schema: Category, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  ownNotes: { schema: OwnNote, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  settings: { schema: Settings, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
+  presets: { schema: ViewPreset, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  periodSets: { schema: PeriodSet, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
+} as const satisfies Readonly<Record<string, Collection>>;
 
 export type CollectionName = keyof typeof COLLECTIONS;
-export type RecordOf<Name extends CollectionName> = z.infer<(typeof COLLECTIONS)[Name]>;
+export type RecordOf<Name extends CollectionName> = z.infer<(typeof COLLECTIONS)[Name]['schema']>;
 export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as CollectionName[];
 
 /** All data: immutable records by id. Only `applyPatch` makes a new state from an old one. */
 export type State = { readonly [Name in CollectionName]: ReadonlyMap<string, RecordOf<Name>> };
 
+/** The names of the collections that a backup holds. */
+export type BackedUp = {
+  [Name in CollectionName]: (typeof COLLECTIONS)[Name]['isBackedUp'] extends true ? Name : never;
+}[CollectionName];
+export const BACKED_UP = COLLECTION_NAMES.filter((name): name is BackedUp => COLLECTIONS[name].isBackedUp);
+
 /** A state without any record. */
-export function emptyState(): State {
-  return {
-    calendars: new Map(),
-    entries: new Map(),
-    bin: new Map(),
-    categories: new Map(),
-    ownNotes: new Map(),
-    settings: new Map(),
-    presets: new Map(),
-    periodSets: new Map(),
-    sessions: new Map(),
-  };
-}
+export const emptyState = (): State =>
+  Object.fromEntries(COLLECTION_NAMES.map((name) => [name, new Map()])) as unknown as State;

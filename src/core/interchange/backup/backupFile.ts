@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { COLLECTIONS, type CollectionName, type State } from '../../model/state';
+import { readRecord, stamped } from '../../model/readRecord';
+import { BACKED_UP, type BackedUp, type RecordOf, type State } from '../../model/state';
 import { isKnownZone } from '../../time/zones';
 import { FileError } from '../icalendar/problems';
 
@@ -7,21 +8,8 @@ import { FileError } from '../icalendar/problems';
 export const BACKUP_FORMAT = 'orderly-week-backup';
 export const BACKUP_VERSION = 1;
 
-/** The collections that a backup holds: all but what is of one device. */
-export const BACKED_UP = [
-  'calendars',
-  'entries',
-  'bin',
-  'categories',
-  'ownNotes',
-  'settings',
-  'presets',
-  'periodSets',
-] as const satisfies readonly CollectionName[];
-export type BackedUp = (typeof BACKED_UP)[number];
-
 /** The records of a backup, valid each by itself. */
-export type BackupRecords = { readonly [Name in BackedUp]: readonly z.infer<(typeof COLLECTIONS)[Name]>[] };
+export type BackupRecords = { readonly [Name in BackedUp]: readonly RecordOf<Name>[] };
 
 /** A record that could not be read. */
 export interface BackupProblem {
@@ -67,7 +55,9 @@ export function writeBackup(
   saved: number,
   setAside: ReadonlyMap<string, string> = new Map(),
 ): string {
-  const records = Object.fromEntries(BACKED_UP.map((name) => [name, [...state[name].values()]]));
+  const records = Object.fromEntries(
+    BACKED_UP.map((name) => [name, [...state[name].values()].map((record) => stamped(name, record))]),
+  );
   return JSON.stringify({
     format: BACKUP_FORMAT,
     version: BACKUP_VERSION,
@@ -99,12 +89,12 @@ export function readBackup(text: string): Backup {
   const problems: BackupProblem[] = [];
   const read = (collection: BackedUp): unknown[] =>
     (shape.data.records[collection] ?? []).flatMap((item, index) => {
-      const parsed = COLLECTIONS[collection].safeParse(item);
-      if (parsed.success) {
-        const zone = 'homeZone' in parsed.data ? parsed.data.homeZone : undefined;
+      const { record, issues } = readRecord(collection, item);
+      if (record) {
+        const zone = 'homeZone' in record ? record.homeZone : undefined;
         if (zone !== undefined && !isKnownZone(zone))
           problems.push({ collection, id: 'settings', name: zone, detail: 'homeZone' });
-        return [parsed.data];
+        return [record];
       }
       const said = z.looseObject({}).safeParse(item).data ?? {};
       const text = (name: string) => (typeof said[name] === 'string' ? said[name] : undefined);
@@ -112,7 +102,7 @@ export function readBackup(text: string): Backup {
         collection,
         id: text('id') ?? String(index + 1),
         name: text('title') ?? text('name'),
-        detail: String(parsed.error.issues[0]?.path[0] ?? ''),
+        detail: String(issues[0]?.path[0] ?? ''),
       });
       return [];
     });

@@ -1,8 +1,8 @@
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from '../../change/patch';
 import { withKnownZones } from '../../model/knownZones';
 import type { Settings } from '../../model/settings';
-import type { State } from '../../model/state';
-import { BACKED_UP, type Backup, type BackedUp, type BackupRecords } from './backupFile';
+import { BACKED_UP, type BackedUp, type State } from '../../model/state';
+import type { Backup, BackupRecords } from './backupFile';
 
 /** Replacing makes everything as it was in the backup; adding brings what is not here, and leaves what is. */
 export const RESTORE_MODES = ['replace', 'add'] as const;
