@@ -16,14 +16,18 @@ const MARK = 28;
 const MENU = 26;
 const PADDING = 3;
 const HEIGHT = 34;
+/** What a text may be wider than it was measured. */
+const SLACK = 2;
 
 /** How wide a calendar's chip is with all that it says, with mark and hours, and with its mark alone. */
 export function chipWidths(name: string, hours: string, least: number): ChipWidths {
   const edge = 2 * hairline + PADDING;
-  const hoursWidth = hours === '' ? 0 : space(2) + measureText(hours, '400', fontSizes.body);
+  // Figures stand in columns, each as wide as the widest.
+  const figures = hours.replaceAll(/\d/g, '0');
+  const hoursWidth = hours === '' ? 0 : space(2) + measureText(figures, '400', fontSizes.body) + SLACK;
   const said = MARK + edge + hoursWidth;
   return {
-    full: Math.ceil(said + space(2) + measureText(name, '700', fontSizes.body) + MENU),
+    full: Math.ceil(said + space(2) + measureText(name, '700', fontSizes.body) + SLACK + MENU),
     hours: Math.max(least, Math.ceil(said + space(2))),
     mark: least,
   };
