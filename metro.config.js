@@ -28,6 +28,12 @@ config.resolver.resolveRequest = (context, name, platform) => {
     /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath)
   )
     return { type: 'empty' };
+  // Long lists are drawn by the application itself: React Native's come with its main entry, and nobody asks for them.
+  if (
+    /\/vendor\/react-native\/(FlatList|SectionList|VirtualizedList)$/.test(name) &&
+    /[\\/]react-native-web[\\/]dist[\\/]exports[\\/]/.test(context.originModulePath)
+  )
+    return { type: 'empty' };
   // Paper's icon font (1.3 MB): every icon is an SVG path given through PaperProvider's settings.icon.
   if (/^(@expo\/vector-icons|@?react-native-vector-icons)/.test(name)) return { type: 'empty' };
   // Two versions of one library of colours would come: the router's is used by headers alone, which are not shown here.

@@ -192,20 +192,24 @@ test('several selected entries move to another calendar, shift and go to the bin
   await expect(card(page, /Lens invoices, Grants calendar/)).toBeVisible();
 });
 
-test('chips show, hide and single out calendars; with one alone it is the target of new entries', async ({
-  page,
-}) => {
-  await openPlan(page);
-  await page.getByRole('switch', { name: 'Meetings' }).click();
-  await expect(card(page, /Works round/)).toHaveCount(0);
-  await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
-  await page.reload();
-  await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
-  await page.getByRole('switch', { name: 'Desk work' }).click({ button: 'right' });
-  await page.getByRole('menuitem', { name: 'Show this one alone' }).click();
-  await expect(page.getByRole('img', { name: 'goes to Desk work' })).toBeVisible();
-  await expect(card(page, /Lens invoices/)).toBeVisible();
-  await expect(card(page, /Gull Point inspection/)).toHaveCount(0);
+test.describe('the right button', () => {
+  test.use({ pressesRight: true });
+
+  test('chips show, hide and single out calendars; with one alone it is the target of new entries', async ({
+    page,
+  }) => {
+    await openPlan(page);
+    await page.getByRole('switch', { name: 'Meetings' }).click();
+    await expect(card(page, /Works round/)).toHaveCount(0);
+    await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
+    await page.reload();
+    await expect(page.getByRole('switch', { name: 'Meetings' })).not.toBeChecked();
+    await page.getByRole('switch', { name: 'Desk work' }).click({ button: 'right' });
+    await page.getByRole('menuitem', { name: 'Show this one alone' }).click();
+    await expect(page.getByRole('img', { name: 'goes to Desk work' })).toBeVisible();
+    await expect(card(page, /Lens invoices/)).toBeVisible();
+    await expect(card(page, /Gull Point inspection/)).toHaveCount(0);
+  });
 });
 
 test('a file dropped on the page is previewed, imported, found again and exported with what it held', async ({

@@ -1,9 +1,9 @@
-import { parseKept } from '../model/unknownFields';
 import { Calendar, isReadOnly } from '../model/calendar';
 import { type Colour, HUES } from '../model/colour';
 import { ownNoteId } from '../model/ownNote';
 import type { Settings } from '../model/settings';
 import type { Session, State } from '../model/state';
+import { parseKept } from '../model/unknownFields';
 import { inOrder, nextOrder, placedAt } from './order';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 

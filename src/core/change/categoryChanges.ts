@@ -1,7 +1,7 @@
-import { parseKept } from '../model/unknownFields';
 import { Category } from '../model/category';
 import type { Colour } from '../model/colour';
 import type { State } from '../model/state';
+import { parseKept } from '../model/unknownFields';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 
 /** A category that entries bear or that has a colour. */

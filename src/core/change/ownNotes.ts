@@ -1,6 +1,6 @@
-import { parseKept } from '../model/unknownFields';
 import { OwnNote, ownNoteId } from '../model/ownNote';
 import type { State } from '../model/state';
+import { parseKept } from '../model/unknownFields';
 import { type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 
 /** The person's own note on an entry of a feed. */

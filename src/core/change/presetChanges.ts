@@ -1,8 +1,8 @@
-import { parseKept } from '../model/unknownFields';
 import type { Look } from '../model/look';
 import { PeriodSet, type PeriodRule } from '../model/periodSet';
 import type { State } from '../model/state';
 import { ViewPreset } from '../model/viewPreset';
+import { parseKept } from '../model/unknownFields';
 import { inOrder, nextOrder, placedAt } from './order';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 

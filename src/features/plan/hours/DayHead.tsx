@@ -45,6 +45,8 @@ export const DayHead = memo(function DayHead({
   system: string | undefined;
   /** Whether the window has no height for the day in words. */
   isLow: boolean;
+  /** Changes when the fonts have loaded and texts are to be measured anew. */
+  fontsLoaded: boolean;
   onOpen: (day: number) => void;
 }) {
   const { colours } = useTheme();
@@ -64,7 +66,7 @@ export const DayHead = memo(function DayHead({
   const inShort = isDayOff
     ? words.plan.dayOff
     : ([[hours, place].filter(Boolean).join(' · '), hours].find(
-        (text) => measureSmallText(text, '400') <= width - 2 * space(2),
+        (text) => measureSmallText(text.replaceAll(/\d/g, '0'), '400') <= width - 2 * space(2),
       ) ?? '');
   const isStacked = width < STACKED;
   const ink = isToday ? colours.onPrimary : colours.ink;

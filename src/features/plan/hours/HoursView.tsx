@@ -235,6 +235,7 @@ export function HoursView({
                   width={columnWidth}
                   system={secondCalendarSystem}
                   isLow={isLow}
+                  fontsLoaded={fontsLoaded}
                 />
               ) : (
                 <CalendarHead key={calendarId} calendar={calendarsById.get(calendarId)} width={columnWidth} />
