@@ -21,6 +21,18 @@ config.server.enhanceMiddleware = (metro) => (request, response, next) => {
 config.resolver.assetExts.push('woff2');
 const resolve = config.resolver.resolveRequest;
 
+const plainRouter = require.resolve('./tools/bundle/plainRouter.js');
+/** What the router asks for by these names, and what it gets instead. */
+const ROUTER_PARTS = {
+  './stack': 'nothing',
+  './layouts/Tabs': 'nothing',
+  './layouts/experimental-stack': 'nothing',
+  '../layouts/StackClient': plainRouter,
+  '../native-tabs/NativeTabTrigger': plainRouter,
+  '../react-navigation/bottom-tabs': plainRouter,
+  './screensFeatureFlags': plainRouter,
+};
+
 config.resolver.resolveRequest = (context, name, platform) => {
   // zod's main entry re-exports every language (about 300 KB), JSON Schema and a compiler; none of them is used here.
   if (
@@ -34,6 +46,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
     /[\\/]react-native-web[\\/]dist[\\/]exports[\\/]/.test(context.originModulePath)
   )
     return { type: 'empty' };
+  // Of the router, one slot and its hooks are used: stacks, tabs, headers and native screens come with its main entry.
+  const routerPart = /[\\/]expo-router[\\/]build[\\/]/.test(context.originModulePath) && ROUTER_PARTS[name];
+  if (routerPart === 'nothing') return { type: 'empty' };
+  if (routerPart) return { type: 'sourceFile', filePath: routerPart };
   // Paper's icon font (1.3 MB): every icon is an SVG path given through PaperProvider's settings.icon.
   if (/^(@expo\/vector-icons|@?react-native-vector-icons)/.test(name)) return { type: 'empty' };
   // Two versions of one library of colours would come: the router's is used by headers alone, which are not shown here.

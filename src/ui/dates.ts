@@ -1,3 +1,5 @@
+import type { WritingHabits } from '@/core/time/typedTimes';
+
 /**
  * Wall times and days in words, by Intl in the person's locale. All take wall times (milliseconds of a clock without a
  * zone) or day numbers, so no zone is applied twice.
@@ -30,14 +32,20 @@ export function writeTimesBy(cycle: 'h12' | 'h23' | undefined): void {
   for (const forget of forgetters) forget();
 }
 
+let presentDay: number | undefined;
 let presentYear: number | undefined;
 
-/** Days of another year than this one are written with their year from now on; of none until it is said. */
-export function writeYearsBut(year: number): void {
+/** Days of another year than that of today are written with their year from now on; all without until it is said. */
+export function writeDaysFrom(today: number): void {
+  presentDay = today;
+  const year = new Date(today * DAY).getUTCFullYear();
   if (year === presentYear) return;
   presentYear = year;
   for (const forget of forgetters) forget();
 }
+
+/** The day number of today, as it was said; of the first of 1970 until then. */
+export const writtenToday = (): number => presentDay ?? 0;
 
 /** Says the year of a day that is not in this one. */
 const withYear = (day: number): Intl.DateTimeFormatOptions =>
@@ -78,12 +86,60 @@ export const timeText = kept((wall) => unbroken(of(wall, timeOptions())), timeOf
 export const writesTwelveHours = (): boolean =>
   /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? '');
 
-/** Whether days are written before months where the person is: "09/03", not "03/09". */
-export const writesDayFirst = (): boolean => {
-  const parts = format({ day: '2-digit', month: '2-digit', year: 'numeric' }).formatToParts(0);
-  const at = (type: string) => parts.findIndex((part) => part.type === type);
-  return at('day') < at('month');
+let firstWeekday = 1;
+
+/** Lets weeks begin on an ISO weekday from now on, wherever a day is picked. */
+export function beginWeeksOn(weekday: number): void {
+  firstWeekday = weekday;
+}
+
+/** The ISO weekday on which weeks begin. */
+export const weeksBeginOn = (): number => firstWeekday;
+
+const nameIn = (wall: number, options: Intl.DateTimeFormatOptions, part?: string): string => {
+  const text = part
+    ? format(options)
+        .formatToParts(wall)
+        .find(({ type }) => type === part)?.value
+    : of(wall, options);
+  return (text ?? '').toLowerCase().replaceAll('.', '').trim();
 };
+
+let habits: WritingHabits | undefined;
+
+/** How dates and times are written where the person is, to read them back from a field. */
+export function writingHabits(): WritingHabits {
+  const parts = format({ day: '2-digit', month: '2-digit', year: 'numeric' }).formatToParts(0);
+  const order = parts
+    .filter(({ type }) => type === 'day' || type === 'month' || type === 'year')
+    .map(({ type }) => type[0])
+    .join('');
+  const styles = ['long', 'short'] as const;
+  const inDate = { day: 'numeric', year: 'numeric' } as const;
+  return (habits ??= {
+    order: order === 'mdy' || order === 'ymd' ? order : 'dmy',
+    months: Array.from({ length: 12 }, (_, index) =>
+      styles.flatMap((month) => [
+        nameIn(index * 31 * DAY, { month }),
+        // In some languages a month is written otherwise beside its day.
+        nameIn(index * 31 * DAY, { ...inDate, month }, 'month'),
+      ]),
+    ),
+    weekdays: Array.from({ length: 7 }, (_, index) =>
+      styles.map((weekday) => nameIn(index * DAY, { weekday })),
+    ).flat(),
+    halves: [0, 12].map((hour) => [
+      nameIn(hour * 3_600_000, { hour: 'numeric', hourCycle: 'h12' }, 'dayPeriod'),
+    ]) as unknown as WritingHabits['halves'],
+  });
+}
+
+/** Whether days are written before months where the person is: "09/03", not "03/09". */
+export const writesDayFirst = (): boolean => writingHabits().order === 'dmy';
+
+/** "Tue, 9 Mar 2027": a day as a field shows it. */
+export const fieldDayText = (day: number): string =>
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A time on a scale of hours: "14:00", "2 pm", "2:30 pm". */
 export const hourText = kept((wall) => {

@@ -6,6 +6,7 @@ import { useSettings } from '@/store';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { MenuItem } from '@/ui/primitives/MenuItem';
 import { Mark } from '@/ui/primitives/Mark';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { useTheme } from '@/ui/theme/theme';
@@ -155,11 +156,9 @@ export function CalendarRow({
           {menu
             .filter(({ isShown }) => isShown)
             .map(({ action, label }) => (
-              <Button
+              <MenuItem
                 key={action}
-                role="menuitem"
-                kind={action === 'delete' ? 'danger' : 'quiet'}
-                style={styles.item}
+                kind={action === 'delete' ? 'danger' : 'plain'}
                 label={label}
                 onPress={act(action)}
               />
@@ -193,5 +192,4 @@ const styles = StyleSheet.create({
   handle: { width: 28, height: sizes.target, alignItems: 'center', justifyContent: 'center' },
   shrink: { flexShrink: 1, paddingLeft: space(1) },
   actions: { flexDirection: 'row', gap: space(2), paddingLeft: space(2) },
-  item: { justifyContent: 'flex-start', borderWidth: 0 },
 });

@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { type Colour, HUES } from '@/core/model/colour';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
-import { PickField } from '@/ui/primitives/Field';
+import { ColourField } from '@/ui/primitives/PlatformField';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
@@ -62,9 +62,8 @@ export function HuePicker({
           );
         })}
       </View>
-      <PickField
+      <ColourField
         label={words.calendars.otherColour}
-        type="color"
         value={colour?.startsWith('#') ? colour : '#808080'}
         onChange={(picked) => onChange(picked)}
       />

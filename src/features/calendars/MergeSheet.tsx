@@ -12,7 +12,7 @@ import { useSnapshot, useWritableCalendars } from '@/store';
 import { shortDayText, timeRangeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { Mark } from '@/ui/primitives/Mark';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';

@@ -5,7 +5,7 @@ import { useWritableCalendars, useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { Reminder } from '@/core/model/entry';
 import { Button } from '@/ui/primitives/Button';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

@@ -3,7 +3,6 @@ import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
 import type { EventTime } from '@/core/model/eventTime';
 import { parseLocal } from '@/core/time/civil';
-import { instantOf } from '@/core/time/eventTime';
 import { instantToWall, isKnownZone, wallToInstant } from '@/core/time/zones';
 import { ZoneField } from '@/features/zones';
 import { useSettings } from '@/store';
@@ -11,11 +10,21 @@ import { clockNote } from '@/ui/clockNotes';
 import { lengthText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { PickField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { TimeField } from '@/ui/primitives/dates/TimeField';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
-import { endAfterStart, type EventForm, FLOATING, recurrenceAfterStart, timesOf } from './formModel';
+import {
+  endAfterLength,
+  endAfterStart,
+  type EventForm,
+  FLOATING,
+  lengthsOf,
+  recurrenceAfterStart,
+  timesOf,
+} from './formModel';
 
 const NO_ZONE = { value: FLOATING, label: words.editor.floating };
 
@@ -43,8 +52,7 @@ export function WhenFields({
     if (isNew) setValue('recurrence', recurrenceAfterStart(form, { ...form, ...start }));
   };
   const times = timesOf(form);
-  const length =
-    times && !form.allDay ? instantOf(times.end, homeZone) - instantOf(times.start, homeZone) : undefined;
+  const lengths = lengthsOf(form, homeZone);
   const takeInstead = (edge: 'start' | 'end') => (time: EventTime) => {
     if (time.kind !== 'zoned') return;
     const [date, clock] = [time.local.slice(0, 10), time.local.slice(11, 16)];
@@ -81,9 +89,8 @@ export function WhenFields({
           control={control}
           name="startDate"
           render={({ field, fieldState }) => (
-            <PickField
+            <DateField
               label={words.editor.startDate}
-              type="date"
               value={field.value}
               onChange={(startDate) => setStart({ startDate, startTime: form.startTime })}
               error={fieldState.error?.message}
@@ -95,9 +102,8 @@ export function WhenFields({
             control={control}
             name="startTime"
             render={({ field, fieldState }) => (
-              <PickField
+              <TimeField
                 label={words.editor.startTime}
-                type="time"
                 value={field.value}
                 onChange={(startTime) => setStart({ startDate: form.startDate, startTime })}
                 error={fieldState.error?.message}
@@ -111,9 +117,8 @@ export function WhenFields({
           control={control}
           name="endDate"
           render={({ field, fieldState }) => (
-            <PickField
+            <DateField
               label={words.editor.endDate}
-              type="date"
               value={field.value}
               onChange={field.onChange}
               error={fieldState.error?.message}
@@ -125,9 +130,8 @@ export function WhenFields({
             control={control}
             name="endTime"
             render={({ field, fieldState }) => (
-              <PickField
+              <TimeField
                 label={words.editor.endTime}
-                type="time"
                 value={field.value}
                 onChange={field.onChange}
                 error={fieldState.error?.message}
@@ -135,12 +139,21 @@ export function WhenFields({
             )}
           />
         )}
+        {lengths ? (
+          <SelectField
+            label={words.editor.length}
+            narrow
+            value={String(lengths.length)}
+            options={lengths.offered.map((length) => ({ value: String(length), label: lengthText(length) }))}
+            onChange={(length) => {
+              const end = endAfterLength(form, Number(length));
+              setValue('endDate', end.endDate, { shouldDirty: true });
+              setValue('endTime', end.endTime, { shouldDirty: true });
+            }}
+            testID="editor-length"
+          />
+        ) : null}
       </View>
-      {length !== undefined && length >= 0 ? (
-        <AppText size="small" tone="quiet" testID="editor-length">
-          {words.editor.lasts(lengthText(length))}
-        </AppText>
-      ) : null}
       {times ? (
         <>
           <ClockNoteRow time={times.start} onTake={takeInstead('start')} />
@@ -211,7 +224,7 @@ function ClockNoteRow({ time, onTake }: { time: EventTime; onTake: (time: EventT
 const styles = StyleSheet.create({
   note: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   fields: { gap: space(3) },
-  pair: { flexDirection: 'row', gap: space(2) },
+  pair: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   half: { flex: 1, minWidth: 0 },
   switch: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: 40 },
 });

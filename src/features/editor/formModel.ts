@@ -26,7 +26,7 @@ import { readRules } from '@/core/recurrence/series';
 import { LAST_WALL } from '@/core/recurrence/expandRule';
 import { DAY, dateString, isRealDate, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
-import { isKnownZone } from '@/core/time/zones';
+import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { words } from '@/ui/words';
 
 /** The value of the zone field that means no zone. */
@@ -233,6 +233,37 @@ export function endAfterStart(
   const end = wall(start.startDate, start.startTime) + length;
   if (length < 0 || end >= LAST_WALL) return stays;
   return { endDate: dateString(Math.floor(end / DAY)), endTime: form.allDay ? form.endTime : clockOf(end) };
+}
+
+/** Lengths that are offered for an event of hours, in milliseconds. */
+const OFFERED_LENGTHS = [15, 30, 45, 60, 90, 120, 180, 240, 480].map((minutes) => minutes * MINUTE);
+
+/**
+ * How long the event of a form lasts and what may be chosen instead, in milliseconds; undefined for whole days, and as
+ * long as its times can't be read or its end is before its start.
+ */
+export function lengthsOf(
+  form: EventForm,
+  homeZone: string,
+): { length: number; offered: number[] } | undefined {
+  const times = form.allDay ? undefined : timesOf(form);
+  if (!times) return undefined;
+  const length = instantOf(times.end, homeZone) - instantOf(times.start, homeZone);
+  if (length < 0) return undefined;
+  return { length, offered: [...new Set([...OFFERED_LENGTHS, length])].sort((a, b) => a - b) };
+}
+
+/** The end that gives the event of a form a length in milliseconds, in the zone of its end. */
+export function endAfterLength(form: EventForm, length: number): { endDate: string; endTime: string } {
+  const stays = { endDate: form.endDate, endTime: form.endTime };
+  const times = form.allDay ? undefined : timesOf(form);
+  if (!times) return stays;
+  const end =
+    times.start.kind === 'zoned' && times.end.kind === 'zoned'
+      ? instantToWall(times.end.zone, instantOf(times.start, 'UTC') + length)
+      : wallOf(times.start) + length;
+  if (end >= LAST_WALL) return stays;
+  return { endDate: dateString(Math.floor(end / DAY)), endTime: clockOf(end) };
 }
 
 /**

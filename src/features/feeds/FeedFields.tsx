@@ -1,5 +1,5 @@
 import { FEED_INTERVALS, type FeedSource } from '@/core/model/calendar';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { exchangeWords } from '@/ui/words/exchange';
 

@@ -11,7 +11,7 @@ import { useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore } from '@/store';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';

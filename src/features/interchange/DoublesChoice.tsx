@@ -6,7 +6,7 @@ import { useSnapshot } from '@/store';
 import { shortDayText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

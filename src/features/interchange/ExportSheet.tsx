@@ -8,7 +8,8 @@ import { useCommands } from '@/features/workspace';
 import { useCalendars, useDaysQuery, useEngineAnswer, useNowWall, useOpenStore, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { PickField, SelectField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
@@ -133,10 +134,9 @@ export function ExportSheet({
       {hasRange ? (
         <>
           <View style={styles.range}>
-            <PickField label={said.from} type="date" value={from} onChange={setFrom} />
-            <PickField
+            <DateField label={said.from} value={from} onChange={setFrom} />
+            <DateField
               label={said.to}
-              type="date"
               value={to}
               onChange={setTo}
               error={isRangeRight ? undefined : said.rangeWrong}

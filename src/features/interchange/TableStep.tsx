@@ -5,7 +5,7 @@ import { DATE_ORDERS, type DateOrder } from '@/core/interchange/csv/dates';
 import type { ReadTable } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

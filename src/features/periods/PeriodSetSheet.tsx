@@ -10,7 +10,9 @@ import { monthName } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { PickField, SelectField, TextField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { SelectField } from '@/ui/primitives/PlatformField';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -92,9 +94,8 @@ export function PeriodSetSheet({
               error={rule ? undefined : words.periods.weeksWrong}
             />
           ) : null}
-          <PickField
+          <DateField
             label={form.kind === 'weeks' ? words.periods.oneBegins : words.periods.yearBegins}
-            type="date"
             value={form.start}
             onChange={(start) => change({ start })}
             error={form.start === '' ? words.periods.dateMissing : undefined}

@@ -96,7 +96,8 @@ export const TitleRow = memo(function TitleRow({
               label={words.plan.view[view]}
               selected={address.view === view}
               onPress={() => to({ view })}
-              style={[styles.segment, roomy ? null : styles.tight]}
+              dense={!roomy}
+              style={styles.segment}
             />
           ))}
         </View>
@@ -121,6 +122,5 @@ const styles = StyleSheet.create({
   low: { minHeight: sizes.touchTarget, gap: space(1) },
   gap: { flexGrow: 1 },
   switch: { flexDirection: 'row', borderWidth: hairline, borderRadius: corner, overflow: 'hidden' },
-  segment: { borderWidth: 0, borderRadius: 0, minHeight: sizes.target - 2 },
-  tight: { paddingHorizontal: 6, minWidth: 0 },
+  segment: { borderWidth: 0, borderRadius: 0, minWidth: 0 },
 });

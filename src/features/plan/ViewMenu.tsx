@@ -1,22 +1,23 @@
 import { useRef, useState } from 'react';
-import { StyleSheet, type View } from 'react-native';
+import type { View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { type PlanAddress, usePlanAddress, workspace } from '@/features/workspace';
 import { usePresets } from '@/store';
 import type { IconName } from '@/ui/icons/paths';
 import { Button } from '@/ui/primitives/Button';
+import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
 import { QUICK_VIEWS } from './viewChoices';
 
-interface MenuItem {
+interface ViewMenuItem {
   readonly label: string;
   readonly icon: IconName | undefined;
   readonly act: () => void;
 }
 
 /** What a wide screen has buttons for. */
-const phoneItems = (applied: string | undefined): readonly MenuItem[] => [
+const phoneItems = (applied: string | undefined): readonly ViewMenuItem[] => [
   {
     label: applied === undefined ? words.presets.title : words.presets.applied(applied),
     icon: applied === undefined ? 'bookmark-outline' : 'bookmark',
@@ -39,7 +40,7 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const { to } = usePlanAddress();
   const applied = usePresets().find(({ id }) => id === address.presetId);
-  const items: MenuItem[] = [
+  const items: ViewMenuItem[] = [
     ...VIEWS.map((view) => ({
       label: words.plan.view[view],
       icon: address.view === view ? ('check' as const) : undefined,
@@ -66,13 +67,10 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
       {anchor ? (
         <Popover anchor={anchor} label={words.plan.views} onClose={() => setAnchor(null)}>
           {items.map(({ label, icon, act }) => (
-            <Button
+            <MenuItem
               key={label}
-              role="menuitem"
-              kind="quiet"
               icon={icon}
               label={label}
-              style={styles.item}
               onPress={() => {
                 setAnchor(null);
                 act();
@@ -84,5 +82,3 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
     </>
   );
 }
-
-const styles = StyleSheet.create({ item: { justifyContent: 'flex-start' } });

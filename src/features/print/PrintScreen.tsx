@@ -13,7 +13,8 @@ import { filterText } from '@/ui/filterText';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { PickField, SelectField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { PanelHead } from '@/ui/primitives/PanelHead';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { useTheme } from '@/ui/theme/theme';
@@ -138,15 +139,13 @@ export function PrintScreen() {
             }
           />
           <View style={styles.row}>
-            <PickField
+            <DateField
               label={printWords.from}
-              type="date"
               value={dateString(range.first)}
               onChange={(value) => setDate('first', value)}
             />
-            <PickField
+            <DateField
               label={printWords.to}
-              type="date"
               value={dateString(range.end - 1)}
               onChange={(value) => setDate('end', value)}
               error={range.end - range.first > MOST_DAYS ? printWords.tooLong : undefined}

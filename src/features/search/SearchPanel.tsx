@@ -6,7 +6,7 @@ import { useCalendars, useOpenStore, useSearch } from '@/store';
 import { useBackCloses } from '@/ui/backCloses';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { PanelHead } from '@/ui/primitives/PanelHead';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';

@@ -7,7 +7,7 @@ import { useCommands, WeekStartField } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { lengthText, usualTimeText } from '@/ui/dates';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { space } from '@/ui/theme/tokens';
 import { setupWords } from '@/ui/words/setup';
 

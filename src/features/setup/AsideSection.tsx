@@ -6,7 +6,7 @@ import { useCommands, useReveal } from '@/features/workspace';
 import { readRecordText, type SetAside, useAside, useOpenStore, useSnapshot, useTroubled } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

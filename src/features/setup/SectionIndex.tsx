@@ -84,7 +84,7 @@ export function SectionIndex({
       role="link"
       kind={beside && id === current ? 'plain' : 'quiet'}
       label={setupWords.sections[id]}
-      style={beside ? styles.item : undefined}
+      align={beside ? 'start' : 'middle'}
       onPress={() => goTo(id)}
     />
   ));
@@ -103,5 +103,4 @@ export function SectionIndex({
 
 const styles = StyleSheet.create({
   beside: { width: 180, paddingTop: 76, paddingLeft: space(4), gap: space(1) },
-  item: { justifyContent: 'flex-start' },
 });

@@ -1,6 +1,7 @@
 import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Snackbar } from 'react-native-paper';
 import { targetOfKey } from '@/core/change/target';
 import { shownDays } from '@/core/layout/views';
 import { useCommands, usePlanAddress, useReveal, useWorkspace, workspace } from '@/features/workspace';
@@ -49,45 +50,54 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   return (
     <View pointerEvents="box-none" style={[styles.place, place]} aria-live="polite" role="status">
       {notice ? (
-        <View
+        <Snackbar
+          visible
+          // It goes by its own clock: a problem stays.
+          duration={Number.POSITIVE_INFINITY}
+          onDismiss={() => workspace.say(null)}
+          elevation={0}
           testID="notice"
+          wrapperStyle={styles.wrapper}
+          contentStyle={styles.content}
           style={[
-            styles.line,
+            styles.bar,
             webStyle({ boxShadow: '0 4px 16px rgba(0,0,0,0.25)' }),
             { backgroundColor: notice.tone === 'problem' ? colours.error : colours.ink },
           ]}
         >
-          <AppText
-            colour={notice.tone === 'problem' ? colours.onError : colours.card}
-            style={[styles.text, webStyle({ overflowWrap: 'anywhere' })]}
-            numberOfLines={3}
-          >
-            {notice.text}
-          </AppText>
-          {where && isElsewhere ? (
-            <NoticeButton
-              label={words.actions.show}
-              onPress={() => {
-                if (where.key === undefined) to({ day: where.day });
-                else reveal(where.key);
-                workspace.say({ ...notice, where: undefined });
-              }}
-            />
-          ) : null}
-          {notice.act ? (
-            <NoticeButton
-              label={notice.act.label}
-              onPress={() => {
-                workspace.say(null);
-                notice.act?.do();
-              }}
-            />
-          ) : null}
-          {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
-          {notice.tone === 'problem' ? (
-            <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />
-          ) : null}
-        </View>
+          <View style={styles.line}>
+            <AppText
+              colour={notice.tone === 'problem' ? colours.onError : colours.card}
+              style={[styles.text, webStyle({ overflowWrap: 'anywhere' })]}
+              numberOfLines={3}
+            >
+              {notice.text}
+            </AppText>
+            {where && isElsewhere ? (
+              <NoticeButton
+                label={words.actions.show}
+                onPress={() => {
+                  if (where.key === undefined) to({ day: where.day });
+                  else reveal(where.key);
+                  workspace.say({ ...notice, where: undefined });
+                }}
+              />
+            ) : null}
+            {notice.act ? (
+              <NoticeButton
+                label={notice.act.label}
+                onPress={() => {
+                  workspace.say(null);
+                  notice.act?.do();
+                }}
+              />
+            ) : null}
+            {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
+            {notice.tone === 'problem' ? (
+              <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />
+            ) : null}
+          </View>
+        </Snackbar>
       ) : null}
     </View>
   );
@@ -106,15 +116,15 @@ const styles = StyleSheet.create({
     zIndex: 30,
     paddingHorizontal: space(3),
   },
+  wrapper: { position: 'relative', width: 'auto' },
+  bar: { margin: 0, borderRadius: corner, maxWidth: 560 },
+  content: { marginVertical: 0, marginHorizontal: 0, flex: 1, minHeight: 48, justifyContent: 'center' },
   line: {
     flexDirection: 'row',
     alignItems: 'center',
     gap: space(3),
-    borderRadius: corner,
     paddingLeft: space(4),
     paddingRight: space(2),
-    minHeight: 48,
-    maxWidth: 560,
   },
   text: { flexShrink: 1, minWidth: 0, paddingVertical: space(2) },
   button: { minHeight: 36 },

@@ -17,7 +17,7 @@ import {
 } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { writeTimesBy, writeYearsBut } from '@/ui/dates';
+import { beginWeeksOn, writeDaysFrom, writeTimesBy } from '@/ui/dates';
 import { chooseScheme } from '@/ui/theme/scheme';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
@@ -43,6 +43,7 @@ function follow(store: Store): void {
   const apply = () => {
     const settings = store.getSnapshot().state.settings.get('settings');
     writeTimesBy(settings?.hourCycle);
+    if (settings) beginWeeksOn(settings.weekStart);
     chooseScheme(settings?.colourScheme, document);
   };
   apply();
@@ -154,7 +155,7 @@ function Clocked({
     [store, asked, demoNow, zone],
   );
   // Said before anything is drawn, and again with each load: a year hardly passes over an open page.
-  useState(() => writeYearsBut(civilDate(Math.floor(instantToWall(zone, open.clock()) / DAY)).year));
+  useState(() => writeDaysFrom(Math.floor(instantToWall(zone, open.clock()) / DAY)));
   useEffect(() => {
     const said = [
       store.setAside > 0 ? words.failures.setAside(store.setAside) : '',

@@ -2,7 +2,7 @@ import { changeSettings } from '@/core/change/calendarChanges';
 import { weekdaysFrom } from '@/core/time/civil';
 import { useOpenStore, useSettings } from '@/store';
 import { weekdayName } from '@/ui/dates';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { words } from '@/ui/words';
 import { useCommands } from './useCommands';
 

@@ -5,7 +5,7 @@ import { instantToWall, offsetName } from '@/core/time/zones';
 import { useNow, useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';

@@ -1,10 +1,10 @@
-import { forwardRef } from 'react';
-import { Pressable, type StyleProp, StyleSheet, type View, type ViewStyle } from 'react-native';
-import { AppIcon } from '../icons/AppIcon';
+import { forwardRef, useImperativeHandle, useRef } from 'react';
+import { type StyleProp, StyleSheet, type View, type ViewStyle } from 'react-native';
+import { Button as PaperButton, IconButton } from 'react-native-paper';
 import type { IconName } from '../icons/paths';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, sizes, space } from '../theme/tokens';
-import { AppText } from './AppText';
+import { pressedPart, useAria } from './useAria';
 
 export interface ButtonProps {
   /** What it does; shown, or read out when only the icon shows. */
@@ -16,14 +16,18 @@ export interface ButtonProps {
   kind?: 'plain' | 'primary' | 'quiet' | 'danger' | 'onDark';
   /** Pressed in, for a choice among several. */
   selected?: boolean;
-  role?: 'button' | 'radio' | 'tab' | 'link' | 'menuitem';
+  role?: 'button' | 'radio' | 'link';
   disabled?: boolean;
+  /** Where its words stand: in its middle, or at its start as in a list. */
+  align?: 'middle' | 'start';
+  /** With less room at its sides, as one of many in a row. */
+  dense?: boolean;
   onPress: () => void;
   style?: StyleProp<ViewStyle>;
   testID?: string;
 }
 
-/** A button in the interface's look: one border, square corners, 40 pixels high. */
+/** Paper's button in the interface's look: one border, square corners, 40 pixels high. */
 export const Button = forwardRef<View, ButtonProps>(function Button(
   {
     label,
@@ -34,6 +38,8 @@ export const Button = forwardRef<View, ButtonProps>(function Button(
     selected,
     role = 'button',
     disabled,
+    align,
+    dense,
     onPress,
     style,
     testID,
@@ -41,75 +47,90 @@ export const Button = forwardRef<View, ButtonProps>(function Button(
   ref,
 ) {
   const { colours, dark } = useTheme();
-  const filled = kind === 'primary' || selected;
-  const ink = filled
-    ? colours.onPrimary
-    : kind === 'danger'
-      ? colours.error
-      : kind === 'onDark'
-        ? colours.onPrimary
+  const surface = useRef<View>(null);
+  useImperativeHandle(
+    ref,
+    () => pressedPart(surface.current as unknown as HTMLElement) as unknown as View,
+    [],
+  );
+  useAria(
+    surface,
+    {
+      ...(role === 'radio' ? { 'aria-checked': !!selected } : { 'aria-pressed': selected }),
+      title: iconOnly ? label : undefined,
+    },
+    pressedPart,
+  );
+  const filled = kind === 'primary' || !!selected;
+  const bare = kind === 'quiet' || kind === 'onDark';
+  const ink =
+    filled || kind === 'onDark'
+      ? colours.onPrimary
+      : kind === 'danger'
+        ? colours.error
         : kind === 'quiet' && !dark
           ? colours.primary
           : colours.ink;
-  const state =
-    role === 'radio' || role === 'tab'
-      ? {
-          'aria-checked': role === 'radio' ? !!selected : undefined,
-          'aria-selected': role === 'tab' ? !!selected : undefined,
-        }
-      : { 'aria-pressed': selected };
+  const ground = filled ? colours.primary : bare ? 'transparent' : colours.card;
+  const frame = {
+    borderWidth: hairline,
+    borderRadius: corner,
+    borderColor:
+      kind === 'quiet'
+        ? 'transparent'
+        : kind === 'onDark'
+          ? colours.onPrimaryLine
+          : filled
+            ? colours.primary
+            : colours.line,
+    opacity: disabled ? 0.45 : 1,
+  };
+  if (iconOnly && icon)
+    return (
+      <IconButton
+        ref={surface}
+        icon={icon}
+        size={ICON}
+        iconColor={ink}
+        containerColor={ground}
+        role={role}
+        accessibilityLabel={label}
+        disabled={disabled}
+        onPress={onPress}
+        testID={testID}
+        style={[styles.square, frame, style]}
+      />
+    );
   return (
-    <Pressable
-      ref={ref}
-      role={role}
-      aria-label={label}
+    <PaperButton
+      ref={surface}
+      compact
+      mode={filled ? 'contained' : bare ? 'text' : 'outlined'}
+      icon={icon}
+      buttonColor={ground}
+      textColor={ink}
+      accessibilityLabel={label}
+      accessibilityRole={role}
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      {...state}
-      style={({ hovered, pressed }: { hovered?: boolean; pressed: boolean }) => [
-        styles.button,
-        iconOnly ? styles.square : styles.padded,
-        {
-          borderColor:
-            kind === 'quiet'
-              ? 'transparent'
-              : kind === 'onDark'
-                ? colours.onPrimaryLine
-                : filled
-                  ? colours.primary
-                  : colours.line,
-          backgroundColor: filled
-            ? colours.primary
-            : kind === 'quiet' || kind === 'onDark'
-              ? 'transparent'
-              : colours.card,
-          opacity: disabled ? 0.45 : pressed ? 0.8 : hovered ? 0.92 : 1,
-        },
-        style,
-      ]}
+      style={[styles.button, frame, style]}
+      contentStyle={[styles.content, align === 'start' ? styles.start : null, dense ? styles.dense : null]}
+      labelStyle={[styles.label, dense ? styles.denseLabel : null, { color: ink }]}
     >
-      {icon ? <AppIcon name={icon} color={ink} size={20} /> : null}
-      {iconOnly ? null : (
-        <AppText weight="500" colour={ink} numberOfLines={1}>
-          {shown}
-        </AppText>
-      )}
-    </Pressable>
+      {shown}
+    </PaperButton>
   );
 });
 
+const ICON = 20;
+
 const styles = StyleSheet.create({
-  button: {
-    minHeight: sizes.target,
-    minWidth: sizes.target,
-    borderWidth: hairline,
-    borderRadius: corner,
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: space(2),
-  },
-  padded: { paddingHorizontal: space(3) },
-  square: { width: sizes.target, paddingHorizontal: 0 },
+  button: { minWidth: sizes.target, justifyContent: 'center' },
+  content: { minHeight: sizes.target - 2 * hairline, paddingHorizontal: space(1) },
+  start: { justifyContent: 'flex-start' },
+  label: { marginVertical: space(2), marginHorizontal: space(2) },
+  dense: { paddingHorizontal: 0 },
+  denseLabel: { marginHorizontal: 6 },
+  square: { margin: 0, width: sizes.target, height: sizes.target, overflow: 'visible' },
 });

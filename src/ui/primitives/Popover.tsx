@@ -1,9 +1,10 @@
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Modal, Pressable, StyleSheet, View } from 'react-native';
+import { Surface } from 'react-native-paper';
 import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space } from '../theme/tokens';
-import { webStyle } from '../web';
+import { webProps, webStyle } from '../web';
 
 /** Where something floats from: the corner of what opened it, in the window. */
 export interface Anchor {
@@ -18,47 +19,85 @@ export function anchorOf(element: View | null): Anchor {
 }
 
 const WIDTH = 260;
+const ITEMS = '[role="menuitem"]:not([aria-disabled="true"]), [role="radio"], [role="option"]';
 
-/** A small floating list of actions. Escape, the back button and a press outside close it, and the focus goes back. */
+/** The item that a key leads to from another: down, up, the first or the last, round at the ends, or by its first letter. */
+function itemAt(key: string, items: readonly HTMLElement[], from: number): HTMLElement | undefined {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[key];
+  if (step !== undefined) return items.at((from + step) % items.length);
+  if (key === 'Home') return items[0];
+  if (key === 'End') return items.at(-1);
+  if (key.length !== 1 || key === ' ') return undefined;
+  return [...items.slice(from + 1), ...items.slice(0, from + 1)].find((item) =>
+    item.textContent.trim().toLowerCase().startsWith(key.toLowerCase()),
+  );
+}
+
+/**
+ * What floats beside what opened it: a small list of actions, walked by the arrow keys, or a dialog. Escape, the back
+ * button and a press outside close it, and the focus goes back.
+ */
 export function Popover({
   anchor,
   label,
+  role = 'menu',
+  width = WIDTH,
   onClose,
   children,
 }: {
   anchor: Anchor;
   label: string;
+  role?: 'menu' | 'listbox' | 'dialog';
+  width?: number;
   onClose: () => void;
   children: ReactNode;
 }) {
   const { colours } = useTheme();
   const box = useRef<View>(null);
+  const element = () => box.current as unknown as HTMLElement;
   useBackCloses(onClose);
-  const left = Math.max(space(2), Math.min(anchor.x, window.innerWidth - WIDTH - space(2)));
+  const left = Math.max(space(2), Math.min(anchor.x, window.innerWidth - width - space(2)));
   // A long list keeps inside the window.
   const [height, setHeight] = useState(0);
   useLayoutEffect(() => {
-    setHeight((box.current as unknown as HTMLElement).offsetHeight);
-  }, [children]);
+    const observer = new ResizeObserver(() => setHeight(element().offsetHeight));
+    observer.observe(element());
+    return () => observer.disconnect();
+  }, []);
   const lowest = window.innerHeight - height - space(2);
   useEffect(() => {
-    (box.current as unknown as HTMLElement | null)
-      ?.querySelector<HTMLElement>('[role="menuitem"], [role="radio"], button')
-      ?.focus();
-  }, []);
+    if (role === 'dialog' && element().contains(document.activeElement)) return;
+    const first =
+      element().querySelector<HTMLElement>('[aria-selected="true"]') ??
+      element().querySelector<HTMLElement>(`${ITEMS}, button`);
+    first?.focus();
+    first?.scrollIntoView({ block: 'center' });
+  }, [role]);
   return (
     <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={label}>
       <Pressable style={styles.outside} onPress={onClose} tabIndex={-1} aria-hidden />
-      <View
+      <Surface
         ref={box}
-        role="menu"
+        elevation={0}
+        role={role as 'menu'}
         aria-label={label}
+        {...webProps({
+          onKeyDown: (event) => {
+            if (role === 'dialog' || event.ctrlKey || event.metaKey || event.altKey) return;
+            const items = [...element().querySelectorAll<HTMLElement>(ITEMS)];
+            const next = itemAt(event.key, items, items.indexOf(document.activeElement as HTMLElement));
+            if (!next) return;
+            event.preventDefault();
+            next.focus();
+          },
+        })}
         style={[
           styles.box,
           webStyle({ boxShadow: '0 6px 24px rgba(0,0,0,0.22)', overflowY: 'auto' }),
           {
             left,
             top: Math.max(space(2), Math.min(anchor.y + space(1), lowest)),
+            width,
             maxHeight: window.innerHeight - 2 * space(2),
             backgroundColor: colours.card,
             borderColor: colours.line,
@@ -66,7 +105,7 @@ export function Popover({
         ]}
       >
         {children}
-      </View>
+      </Surface>
     </Modal>
   );
 }
@@ -75,7 +114,6 @@ const styles = StyleSheet.create({
   outside: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, cursor: 'auto' },
   box: {
     position: 'absolute',
-    width: WIDTH,
     borderWidth: hairline,
     borderRadius: corner,
     padding: space(2),

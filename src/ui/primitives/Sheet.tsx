@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Modal, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Divider, Surface } from 'react-native-paper';
 import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space, WIDE } from '../theme/tokens';
@@ -34,8 +35,9 @@ export function Sheet({ title, closeLabel, onClose, children, go, footer }: Shee
   return (
     <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={title}>
       <View style={[styles.backdrop, { backgroundColor: colours.scrim }]}>
-        <View
+        <Surface
           ref={box}
+          elevation={0}
           {...webProps({
             onKeyDownCapture: (event) => {
               if (event.key !== 'Escape') return;
@@ -58,18 +60,21 @@ export function Sheet({ title, closeLabel, onClose, children, go, footer }: Shee
           </View>
           <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
           {go || footer ? (
-            <View style={[styles.footer, { borderColor: colours.line }]}>
-              {go ? (
-                <>
-                  <Button label={closeLabel} onPress={onClose} />
-                  <Button kind="primary" {...go} />
-                </>
-              ) : (
-                footer
-              )}
-            </View>
+            <>
+              <Divider />
+              <View style={styles.footer}>
+                {go ? (
+                  <>
+                    <Button label={closeLabel} onPress={onClose} />
+                    <Button kind="primary" {...go} />
+                  </>
+                ) : (
+                  footer
+                )}
+              </View>
+            </>
           ) : null}
-        </View>
+        </Surface>
       </View>
     </Modal>
   );
@@ -86,7 +91,6 @@ const styles = StyleSheet.create({
     flexWrap: 'wrap',
     gap: space(2),
     padding: space(3),
-    borderTopWidth: hairline,
     justifyContent: 'flex-end',
   },
 });

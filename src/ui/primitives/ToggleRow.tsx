@@ -1,8 +1,11 @@
+import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { space } from '../theme/tokens';
+import { Chip } from 'react-native-paper';
+import { useTheme } from '../theme/theme';
+import { corner, hairline, sizes, space } from '../theme/tokens';
 import { AppText } from './AppText';
-import { Button } from './Button';
 import type { Choice } from './ChoiceRow';
+import { pressedPart, useAria } from './useAria';
 
 /** Several of a few, all of them shown: each is pressed in or out. */
 export function ToggleRow<Value extends string>({
@@ -25,10 +28,10 @@ export function ToggleRow<Value extends string>({
         {choices.map(({ value, label: name }) => {
           const isOn = values.includes(value);
           return (
-            <Button
+            <ToggleChip
               key={value}
               label={name}
-              selected={isOn}
+              isOn={isOn}
               onPress={() => onChange(isOn ? values.filter((other) => other !== value) : [...values, value])}
             />
           );
@@ -38,7 +41,40 @@ export function ToggleRow<Value extends string>({
   );
 }
 
+function ToggleChip({ label, isOn, onPress }: { label: string; isOn: boolean; onPress: () => void }) {
+  const { colours } = useTheme();
+  const surface = useRef<View>(null);
+  useAria(surface, { 'aria-pressed': isOn }, pressedPart);
+  const ink = isOn ? colours.onPrimary : colours.ink;
+  return (
+    <Chip
+      ref={surface}
+      mode="outlined"
+      selected={isOn}
+      selectedColor={ink}
+      accessibilityLabel={label}
+      onPress={onPress}
+      textStyle={{ color: ink }}
+      style={[
+        styles.chip,
+        {
+          backgroundColor: isOn ? colours.primary : colours.card,
+          borderColor: isOn ? colours.primary : colours.line,
+        },
+      ]}
+    >
+      {label}
+    </Chip>
+  );
+}
+
 const styles = StyleSheet.create({
   group: { gap: space(1) },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  chip: {
+    minHeight: sizes.target,
+    justifyContent: 'center',
+    borderWidth: hairline,
+    borderRadius: corner,
+  },
 });

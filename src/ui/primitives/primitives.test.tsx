@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { ThemeProvider } from '../theme/theme';
 import { Button } from './Button';
 import { ChoiceRow } from './ChoiceRow';
-import { PickField, TextField } from './Field';
+import { DateField } from './dates/DateField';
+import { TextField } from './TextField';
 import { PanelHead } from './PanelHead';
 import { PressField } from './PressField';
 
@@ -52,7 +53,7 @@ test('a field with a problem is marked and described by it', () => {
   show(
     <>
       <TextField label="Title" value="" onChangeText={() => undefined} error="Give it a name." />
-      <PickField label="Start date" type="date" value="2027-03-09" onChange={() => undefined} />
+      <DateField label="Start date" value="2027-03-09" onChange={() => undefined} />
     </>,
   );
   const title = screen.getByLabelText('Title');
@@ -60,7 +61,7 @@ test('a field with a problem is marked and described by it', () => {
   expect(document.getElementById(title.getAttribute('aria-describedby')!)?.textContent).toBe(
     'Give it a name.',
   );
-  expect(screen.getByLabelText<HTMLInputElement>('Start date').value).toBe('2027-03-09');
+  expect(screen.getByLabelText<HTMLInputElement>('Start date').value).toBe('Tue, Mar 9, 2027');
 });
 
 test('a field that opens a chooser is named with its value, and tells its problem', async () => {

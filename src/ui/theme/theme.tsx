@@ -4,7 +4,7 @@ import { MD3DarkTheme, MD3LightTheme } from 'react-native-paper/lib/module/style
 import { AppIcon } from '../icons/AppIcon';
 import { calendarColours, type CalendarColours } from './calendarColours';
 import { useScheme } from './scheme';
-import { corner, darkColours, fontFamilies, lightColours, type NeutralColours } from './tokens';
+import { corner, darkColours, fontFamilies, fontSizes, lightColours, type NeutralColours } from './tokens';
 
 export interface Theme {
   readonly dark: boolean;
@@ -25,12 +25,22 @@ const ThemeContext = createContext<Theme>(light);
 /** The colours in force. */
 export const useTheme = (): Theme => useContext(ThemeContext);
 
+const face = { fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`, letterSpacing: 0 };
+/** Paper's roles of type in the interface's five sizes. */
+const paperFonts = {
+  labelLarge: { ...face, fontSize: fontSizes.body, fontWeight: '500', lineHeight: 20 },
+  labelMedium: { ...face, fontSize: fontSizes.small, fontWeight: '500', lineHeight: 16 },
+  bodyLarge: { ...face, fontSize: fontSizes.body, fontWeight: '400', lineHeight: 20 },
+  bodyMedium: { ...face, fontSize: fontSizes.body, fontWeight: '400', lineHeight: 20 },
+  bodySmall: { ...face, fontSize: fontSizes.small, fontWeight: '400', lineHeight: 16 },
+} as const;
+
 function paperTheme({ dark: isDark, colours }: Theme) {
   const base = isDark ? MD3DarkTheme : MD3LightTheme;
   return {
     ...base,
-    roundness: corner / 4,
-    fonts: configureFonts({ config: { fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}` } }),
+    roundness: corner,
+    fonts: { ...configureFonts({ config: face }), ...paperFonts },
     colors: {
       ...base.colors,
       primary: isDark ? '#7FC4B7' : colours.primary,
@@ -49,6 +59,13 @@ function paperTheme({ dark: isDark, colours }: Theme) {
       outlineVariant: colours.line,
       error: colours.error,
       onError: colours.onError,
+      errorContainer: colours.error,
+      onErrorContainer: colours.onError,
+      inverseSurface: colours.ink,
+      inverseOnSurface: colours.card,
+      inversePrimary: colours.card,
+      surfaceDisabled: 'transparent',
+      onSurfaceDisabled: colours.quietInk,
       backdrop: colours.scrim,
       elevation: {
         level0: 'transparent',

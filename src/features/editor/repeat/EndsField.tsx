@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { PickField, TextField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { TextField } from '@/ui/primitives/TextField';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { RepeatDraft, RepeatProblems } from './repeatDraft';
@@ -38,9 +39,8 @@ export function EndsField({
         />
       ) : null}
       {draft.ends === 'until' ? (
-        <PickField
+        <DateField
           label={words.repeat.lastDate}
-          type="date"
           value={draft.until}
           onChange={(until) => onChange({ ...draft, until })}
           error={problems.until}

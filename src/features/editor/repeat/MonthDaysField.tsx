@@ -3,7 +3,7 @@ import { CHOICE_ORDINALS, type MonthDays, placeInMonth } from '@/core/recurrence
 import { civilDate, weekdayOf } from '@/core/time/civil';
 import { weekdayName } from '@/ui/dates';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { ToggleGrid } from './ToggleFields';

@@ -17,7 +17,7 @@ import { shortDayText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Mark } from '@/ui/primitives/Mark';
 import { PanelHead } from '@/ui/primitives/PanelHead';
 import { ruleStartOf, ruleText } from '@/ui/recurrenceText';

@@ -3,7 +3,7 @@ import { Switch } from 'react-native-paper';
 import { DAY_OFF_HANDLINGS, type SkipDaysOff } from '@/core/model/entry';
 import { useCalendars, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';

@@ -1,10 +1,9 @@
 import { useRouter } from 'expo-router';
-import { StyleSheet } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
-import { Button } from '@/ui/primitives/Button';
+import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
 import type { Showing } from './showing';
@@ -36,43 +35,22 @@ export function ChipMenu({
   const isTarget = targetCalendarId === calendar.id;
   return (
     <Popover anchor={anchor} label={calendar.name} onClose={onClose}>
-      <Button
-        role="menuitem"
-        kind="quiet"
-        style={styles.item}
+      <MenuItem
         label={onlyOne ? words.chips.all : words.chips.alone}
         onPress={act(onlyOne ? onAll : onAlone)}
       />
-      {onlyOne ? null : (
-        <Button
-          role="menuitem"
-          kind="quiet"
-          style={styles.item}
-          label={words.chips.all}
-          onPress={act(onAll)}
-        />
-      )}
-      <Button
-        role="menuitem"
-        kind="quiet"
-        style={styles.item}
+      {onlyOne ? null : <MenuItem label={words.chips.all} onPress={act(onAll)} />}
+      <MenuItem
         disabled={isTarget}
         label={isTarget ? words.chips.isTarget : words.chips.target}
         onPress={act(() =>
           commit(changeSettings(store.getSnapshot().state, { targetCalendarId: calendar.id }, context())),
         )}
       />
-      <Button
-        role="menuitem"
-        kind="quiet"
-        style={styles.item}
+      <MenuItem
         label={words.chips.details}
         onPress={act(() => router.push({ pathname: '/setup', params: { calendar: calendar.id } }))}
       />
     </Popover>
   );
 }
-
-const styles = StyleSheet.create({
-  item: { justifyContent: 'flex-start' },
-});

@@ -12,7 +12,7 @@ import { usePlanAddress, workspace } from '@/features/workspace';
 import { useEngineAnswer, useListedCalendars } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';

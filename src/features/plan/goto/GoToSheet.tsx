@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { parseDate } from '@/core/time/civil';
+import { dateString, parseDate } from '@/core/time/civil';
 import { usePlanAddress, workspace } from '@/features/workspace';
 import { useOpenStore } from '@/store';
 import { fullDayText, writesDayFirst } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { PickField, TextField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -19,6 +20,7 @@ export function GoToSheet({ address, today }: PlanSheetProps) {
   const { to } = usePlanAddress();
   const { clock } = useOpenStore();
   const [text, setText] = useState('');
+  const [picked, setPicked] = useState(dateString(address.day));
   // The reader of dates comes with the entry line's parser, apart from the first script.
   const [read, setRead] = useState<{ with: DayReader } | null>(null);
   useEffect(() => {
@@ -70,14 +72,11 @@ export function GoToSheet({ address, today }: PlanSheetProps) {
           {fullDayText(day)}
         </AppText>
       )}
-      <PickField
+      <DateField
         label={words.goto.pick}
-        type="date"
-        value={new Date(address.day * 86_400_000).toISOString().slice(0, 10)}
-        onChange={(value) => {
-          // A year that is half typed is none yet.
-          if (/^[1-9]\d{3}-\d{2}-\d{2}$/.test(value)) to({ day: parseDate(value) }, { quietly: true });
-        }}
+        value={picked}
+        onChange={setPicked}
+        onCommit={(date) => to({ day: parseDate(date) }, { quietly: true })}
       />
     </Sheet>
   );

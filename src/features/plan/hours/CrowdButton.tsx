@@ -5,7 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { workspace } from '@/features/workspace';
 import { dayText, timeRangeText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
+import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
@@ -57,10 +57,8 @@ export function CrowdButton({
           onClose={() => setAnchor(null)}
         >
           {crowd.all.map(({ key, title, calendarId, startWall, endWall }) => (
-            <Button
+            <MenuItem
               key={key}
-              role="menuitem"
-              kind="quiet"
               label={[
                 timeRangeText(startWall, endWall),
                 title || words.entry.noTitle,
@@ -68,7 +66,6 @@ export function CrowdButton({
               ]
                 .filter(Boolean)
                 .join(' · ')}
-              style={styles.item}
               onPress={() => {
                 setAnchor(null);
                 workspace.reveal(key);
@@ -92,5 +89,4 @@ const styles = StyleSheet.create({
     zIndex: 3,
   },
   count: { lineHeight: 16 },
-  item: { justifyContent: 'flex-start', paddingHorizontal: space(2) },
 });

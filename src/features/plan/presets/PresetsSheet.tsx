@@ -9,7 +9,7 @@ import { useCommands, usePlanAddress, workspace } from '@/features/workspace';
 import { useOpenStore, usePeriodSets, usePresets, useSettings } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { TextField } from '@/ui/primitives/Field';
+import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { useTheme } from '@/ui/theme/theme';
@@ -178,6 +178,7 @@ function PresetRow({
           shown={preset.name}
           kind="quiet"
           onPress={onApply}
+          align="start"
           style={styles.apply}
         />
       ) : (
@@ -268,6 +269,6 @@ const styles = StyleSheet.create({
     borderRadius: corner,
     padding: space(2),
   },
-  apply: { justifyContent: 'flex-start', flexShrink: 1 },
+  apply: { flexShrink: 1 },
   about: { flexGrow: 1 },
 });

@@ -2,7 +2,7 @@ import { MOST_DAYS } from '@/core/layout/views';
 import type { Look } from '@/core/model/look';
 import type { PlanAddress } from '@/features/workspace';
 import { usePeriodSets } from '@/store';
-import { SelectField } from '@/ui/primitives/Field';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { words } from '@/ui/words';
 import { shownPeriod } from '../usePlanRange';
 

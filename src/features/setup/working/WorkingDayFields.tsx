@@ -4,7 +4,8 @@ import { type WorkingDay, WORKPLACES } from '@/core/model/settings';
 import { nextSpan } from '@/core/time/workingPattern';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { PickField, SelectField } from '@/ui/primitives/Field';
+import { TimeField } from '@/ui/primitives/dates/TimeField';
+import { SelectField } from '@/ui/primitives/PlatformField';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
@@ -83,8 +84,7 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
             <View key={index} style={styles.span}>
               {(['from', 'to'] as const).map((edge) => (
                 <View key={edge} style={styles.time}>
-                  <PickField
-                    type="time"
+                  <TimeField
                     label={said[edge](name, index + 1)}
                     hideLabel
                     narrow

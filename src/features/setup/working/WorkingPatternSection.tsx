@@ -9,7 +9,7 @@ import { useNowWall, useOpenStore, useSettings } from '@/store';
 import { fullDayText, weekdayName } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { PickField } from '@/ui/primitives/Field';
+import { DateField } from '@/ui/primitives/dates/DateField';
 import { space } from '@/ui/theme/tokens';
 import { setupWords } from '@/ui/words/setup';
 import { WorkingDayFields } from './WorkingDayFields';
@@ -103,7 +103,7 @@ function Exceptions({
       })}
       <View style={styles.add}>
         <View style={styles.date}>
-          <PickField type="date" label={said.date} value={date} onChange={setDate} />
+          <DateField label={said.date} value={date} onChange={setDate} />
         </View>
         <Button icon="plus" label={said.addDay} disabled={!isFree} onPress={add} />
       </View>

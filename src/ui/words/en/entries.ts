@@ -195,7 +195,7 @@ export const entriesWords = {
     discardYes: 'Throw away',
     discardKeep: 'Keep for later',
     discardNo: 'Stay',
-    lasts: (length: string) => `Lasts ${length}.`,
+    length: 'Length',
     unfinished: 'Unfinished',
     goOn: 'Go on',
     goOnWith: (title: string) => `Go on with ${title}`,

@@ -57,6 +57,15 @@ export const en = {
       help: 'This list',
     },
   },
+  fields: {
+    noDate: (example: string) => `This is no date yet. Write it like ${example}.`,
+    noTime: (example: string) => `This is no time yet. Write it like ${example}.`,
+    pickDay: (field: string) => `${field}: pick a day`,
+    pickTime: (field: string) => `${field}: pick a time`,
+    months: 'Months',
+    nextMonth: 'Next month',
+    previousMonth: 'Previous month',
+  },
   opening: 'Opening your calendar',
   notFound: {
     title: 'There is no such page',
