@@ -8,17 +8,17 @@ test('a half-typed time breaks nothing: it is said at its field, and what was wr
   await openPlan(page);
   const editor = await openEditor(page, /Q1 works report/);
   await editor.getByLabel('Title').fill('Q2 works report');
-  await editor.getByLabel('Start time').fill('');
-  await editor.getByLabel('End date').fill('');
+  await editor.getByRole('textbox', { name: 'Start time' }).fill('');
+  await editor.getByRole('textbox', { name: 'End date' }).fill('');
   // The view, and every other part, is as it was.
   await expect(page.getByTestId('hours')).toHaveCount(1);
   await press(editor.getByRole('button', { name: 'Save', exact: true }));
-  await expect(editor.getByLabel('Start time')).toBeFocused();
+  await expect(editor.getByRole('textbox', { name: 'Start time' })).toBeFocused();
   await expect(editor.getByRole('alert').first()).toBeVisible();
 
   await page.reload();
   await expect(editor.getByLabel('Title')).toHaveValue('Q2 works report');
-  await expect(editor.getByLabel('Start time')).toHaveValue('');
+  await expect(editor.getByRole('textbox', { name: 'Start time' })).toHaveValue('');
 
   // Kept for later, it waits below the view; thrown away, it is gone.
   await page.keyboard.press('Escape');
@@ -27,8 +27,8 @@ test('a half-typed time breaks nothing: it is said at its field, and what was wr
   const bar = page.getByTestId('draft-bar');
   await expect(bar).toContainText('Q2 works report');
   await press(bar.getByRole('button', { name: /^Go on/ }));
-  await editor.getByLabel('Start time').fill('11:00');
-  await editor.getByLabel('End date').fill('2027-03-09');
+  await editor.getByRole('textbox', { name: 'Start time' }).fill('11:00');
+  await editor.getByRole('textbox', { name: 'End date' }).fill('2027-03-09');
   await press(editor.getByRole('button', { name: 'Save', exact: true }));
   await expect(editor).toHaveCount(0);
   await expect(bar).toHaveCount(0);

@@ -24,7 +24,7 @@ test('what Plan shows is saved as a file: by the filter, of a range, as a table 
   );
   await press(sheet.getByRole('radio', { name: 'Table (.csv)' }));
   await press(sheet.getByRole('button', { name: 'Only a range of days' }));
-  await sheet.getByLabel('To', { exact: true }).fill('2027-03-12');
+  await sheet.getByRole('textbox', { name: 'To', exact: true }).fill('2027-03-12');
   await expect(sheet.getByRole('status')).toContainText(/entr/);
   const { download, text } = await saved(page, () =>
     press(sheet.getByRole('button', { name: 'Save', exact: true })),

@@ -117,10 +117,10 @@ test('the keys reach an empty hour, and Enter drafts there', async ({ page }) =>
 test('a time that the clock skips, or has twice, is said with what becomes of it', async ({ page }) => {
   await openPlan(page);
   const editor = await openEditor(page, /Q1 works report/);
-  await editor.getByLabel('Start date').fill('2027-03-28');
-  await editor.getByLabel('Start time').fill('01:30');
+  await editor.getByRole('textbox', { name: 'Start date' }).fill('2027-03-28');
+  await editor.getByRole('textbox', { name: 'Start time' }).fill('01:30');
   await expect(editor.getByText(/There is no 1:30 on this day.*read as 2:30/)).toBeVisible();
-  await editor.getByLabel('Start date').fill('2027-10-31');
+  await editor.getByRole('textbox', { name: 'Start date' }).fill('2027-10-31');
   await expect(editor.getByText(/1:30 comes twice on this day/)).toBeVisible();
   await expect(editor.getByRole('button', { name: 'Take the second 1:30' })).toBeVisible();
 });
@@ -146,8 +146,8 @@ test('a reminder that was dismissed stays so after a reload, and one that was no
 }) => {
   await openPlan(page, '/?now=2027-03-09T13:30:00');
   const editor = await openEditor(page, /Q1 works report/);
-  await editor.getByLabel('Start time').fill('14:00');
-  await editor.getByLabel('End time').fill('15:00');
+  await editor.getByRole('textbox', { name: 'Start time' }).fill('14:00');
+  await editor.getByRole('textbox', { name: 'End time' }).fill('15:00');
   await editor.getByRole('button', { name: 'Add a reminder' }).click();
   await editor.getByTestId('editor-reminder').selectOption({ label: '10 minutes before' });
   await editor.getByRole('button', { name: 'Save', exact: true }).click();

@@ -80,12 +80,12 @@ test('an agenda fills as many pages as it needs and cuts no entry; the file has 
 
 test('a table names every entry of a period once, on Letter too', async ({ page }) => {
   await openPrint(page, '/print?view=weeks&periods=report-periods&date=2027-03-09');
-  await expect(page.getByLabel('From', { exact: true })).toHaveValue('2027-03-01');
-  await expect(page.getByLabel('To', { exact: true })).toHaveValue('2027-04-04');
+  await expect(page.getByRole('textbox', { name: 'From', exact: true })).toHaveValue('Mon, 1 Mar 2027');
+  await expect(page.getByRole('textbox', { name: 'To', exact: true })).toHaveValue('Sun, 4 Apr 2027');
   await press(page.getByRole('radio', { name: 'Table' }));
   await press(page.getByRole('radio', { name: 'Letter' }));
   await press(page.getByRole('button', { name: 'This period: Report periods' }));
-  await expect(page.getByLabel('To', { exact: true })).toHaveValue('2027-04-04');
+  await expect(page.getByRole('textbox', { name: 'To', exact: true })).toHaveValue('Sun, 4 Apr 2027');
   const rows = page.getByTestId('print-preview').getByTestId('print-block');
   await expect(rows.filter({ hasText: 'Gull Point inspection' }).first()).toBeVisible();
   await expect(rows.filter({ hasText: 'Q1 works report' })).toHaveCount(1);
@@ -105,8 +105,8 @@ test('days, weeks, hours, calendars, small months and black and white are chosen
   await press(page.getByRole('button', { name: 'Small months' }));
   await expect(sheets(page).first()).toContainText('April 2027');
   await press(page.getByRole('radio', { name: 'Day', exact: true }));
-  await page.getByLabel('From', { exact: true }).fill('2027-03-09');
-  await page.getByLabel('To', { exact: true }).fill('2027-03-11');
+  await page.getByRole('textbox', { name: 'From', exact: true }).fill('2027-03-09');
+  await page.getByRole('textbox', { name: 'To', exact: true }).fill('2027-03-11');
   await expect(sheets(page)).toHaveCount(3);
   await page.getByLabel('Hours from').selectOption('540');
   // What lies outside the printed hours is named above them.
@@ -140,8 +140,8 @@ test('long notes are printed to their last line, on numbered pages', async ({ pa
   for (const layout of ['Agenda', 'Table', 'Day']) {
     await openPrint(page, '/print?view=agenda&date=2027-03-09');
     await press(page.getByRole('radio', { name: layout, exact: true }));
-    await page.getByLabel('From', { exact: true }).fill('2027-03-09');
-    await page.getByLabel('To', { exact: true }).fill('2027-03-09');
+    await page.getByRole('textbox', { name: 'From', exact: true }).fill('2027-03-09');
+    await page.getByRole('textbox', { name: 'To', exact: true }).fill('2027-03-09');
     await press(page.getByRole('button', { name: 'Notes', exact: true }));
     await expect(sheets(page).filter({ hasText: 'Survey line 90 of the tower.' }).last()).toBeVisible();
     const count = await sheets(page).count();

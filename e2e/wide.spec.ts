@@ -122,15 +122,15 @@ test('the editor sets every field, says the first problem beside its field, and 
   await card(page, /Order lantern glass/).click();
   await page.getByRole('button', { name: 'Edit', exact: true }).click();
   const editor = page.getByTestId('editor');
-  await editor.getByLabel('End date').fill('2027-03-10');
+  await editor.getByRole('textbox', { name: 'End date' }).fill('2027-03-10');
   await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor.getByText('The end is before the start.')).toBeVisible();
-  await expect(editor.getByLabel('End date')).toBeFocused();
-  await editor.getByLabel('End date').fill('2027-03-11');
+  await expect(editor.getByRole('textbox', { name: 'End date' })).toBeFocused();
+  await editor.getByRole('textbox', { name: 'End date' }).fill('2027-03-11');
 
   await editor.getByLabel('Title').fill('Lantern glass ordered');
-  await editor.getByLabel('Start time').fill('11:00');
-  await expect(editor.getByLabel('End time')).toHaveValue('13:00');
+  await editor.getByRole('textbox', { name: 'Start time' }).fill('11:00');
+  await expect(editor.getByRole('textbox', { name: 'End time' })).toHaveValue('13:00');
   await editor.getByTestId('zone').click();
   await page.getByTestId('zone-search').fill('oslo');
   await page.getByTestId('zone-search').press('Enter');

@@ -27,7 +27,7 @@ test('a zone is found by city, country, abbreviation and offset, and both local 
   await press(editor.getByTestId('end-zone'));
   await search.fill('halifax');
   await press(page.getByRole('listbox').getByRole('option', { name: /^Halifax/ }));
-  await editor.getByLabel('End time').fill('12:00');
+  await editor.getByRole('textbox', { name: 'End time' }).fill('12:00');
   await expect(editor.getByText('That is 16:00 in Fennick.')).toBeVisible();
   await press(editor.getByRole('button', { name: 'Save' }));
   await expect(

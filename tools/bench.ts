@@ -3,8 +3,11 @@ import { makeLarge } from '../demo/makeLarge';
 import { layoutDay } from '@/core/layout/hours';
 import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
+import { shiftByDays } from '@/core/change/batchChanges';
+import type { Entry } from '@/core/model/entry';
+import { emptyState, type State } from '@/core/model/state';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
-import { parseDate } from '@/core/time/civil';
+import { DAY, parseDate } from '@/core/time/civil';
 import { compareLibraries } from './benchRecurrence';
 
 /** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
@@ -27,6 +30,11 @@ function measure(what: string, runs: number, task: (run: number) => unknown): vo
     result: runs === 1 ? `${at(0)} ms` : `median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms`,
   });
 }
+
+let fresh = 0;
+const recordsOf = (entries: readonly Entry[]): Pick<State, 'entries'> => ({
+  entries: new Map(entries.map((entry) => [entry.id, entry])),
+});
 
 async function main(): Promise<void> {
   const { entries } = makeLarge();
@@ -61,6 +69,23 @@ async function main(): Promise<void> {
     );
   }
   measure('all occurrences of a week, 100 weeks', 100, (run) => all.between(week(run), ZONE));
+  const state = { ...emptyState(), ...recordsOf(entries) };
+  const later = entries.slice(0, 5_000).map((entry) => ({ ...entry, title: `${entry.title} again` }));
+  measure('put 5,000 entries anew into the index', 1, () => {
+    for (const entry of later) all.put(entry);
+  });
+  measure('move 5,000 entries by a day, as one change', 1, () =>
+    shiftByDays(
+      state,
+      later.map(({ id }) => ({ entryId: id })),
+      1,
+      {
+        now: today * DAY,
+        newId: () => `fresh ${fresh++}`,
+        zone: ZONE,
+      },
+    ),
+  );
   const occurrences = all.between(week(50), ZONE);
   const scale = {
     from: 480,

@@ -1,7 +1,7 @@
 import type { Attachment } from '../model/attachment';
 import type { State } from '../model/state';
-import { touched } from './eventFields';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
+import { touched } from './versions';
 
 /** An attachment with the first of the entries that bear it. */
 export interface AttachmentUse {

@@ -2,10 +2,12 @@ import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
 import { atWall, recurrenceKey, wallOf } from '../time/eventTime';
 import { toBin } from './binChanges';
-import { type ChangeResult, touched } from './eventFields';
+import type { ChangeResult } from './eventFields';
+import { overridesOf } from './overrides';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
 import { originalWall, splitAt } from './scopes';
-import { isRecurring, masterOf, overridesOf, type Target } from './target';
+import { isRecurring, masterOf, type Target } from './target';
+import { touched } from './versions';
 
 /** A series that leaves one occurrence out (EXDATE, RFC 5545 3.8.5.1). */
 export function leaveOut(series: CalendarEvent, wall: number): CalendarEvent {

@@ -286,7 +286,7 @@ describe('a series', () => {
       '03-23T14:00 call',
       '03-30T14:00 call',
     ]);
-    const moved = applyPatch(shifted, moveToCalendar(shifted, [second], 'desk', 'every', context()));
+    const moved = applyPatch(shifted, done(moveToCalendar(shifted, [second], 'desk', 'every', context())));
     expect([...moved.entries.values()].every((entry) => entry.calendarId === 'desk')).toBe(true);
   });
 });

@@ -4,20 +4,9 @@ import { DAY } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { type ChangeContext, makePatch, type Patch, put } from './patch';
 import { shiftEvent } from './shift';
-import { eventAt, overridesOf, type Target } from './target';
-
-/** A copy of an event with an id and a UID of its own. */
-function freshCopy(event: CalendarEvent, context: ChangeContext): CalendarEvent {
-  const id = context.newId();
-  return {
-    ...event,
-    id,
-    uid: `${id}@orderly-week`,
-    created: context.now,
-    modified: context.now,
-    sequence: 0,
-  };
-}
+import { overridesOf } from './overrides';
+import { eventAt, type Target } from './target';
+import { freshCopy } from './versions';
 
 /** An occurrence, or a changed one, as a single event. */
 function single(event: CalendarEvent): CalendarEvent {

@@ -2,6 +2,7 @@ import type { CalendarEvent } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { ChangeContext, Patch } from './patch';
 import type { Refusal } from './shift';
+import { freshVersion } from './versions';
 
 /** The fields of an event that a person sets. */
 export type EventFields = Omit<
@@ -41,18 +42,11 @@ export const blankFields = (calendarId: string, start: EventTime, end: EventTime
 });
 
 /** A new event. */
-export function createEvent(fields: EventFields, context: ChangeContext): CalendarEvent {
-  const id = context.newId();
-  return {
-    ...fields,
-    kind: 'event',
-    id,
-    uid: `${id}@orderly-week`,
-    sequence: 0,
-    created: context.now,
-    modified: context.now,
-  };
-}
+export const createEvent = (fields: EventFields, context: ChangeContext): CalendarEvent => ({
+  ...fields,
+  kind: 'event',
+  ...freshVersion(context),
+});
 
 /** An event with other fields. What it is (its ids, its series, what a file held beyond the model) stays. */
 export function withFields(event: CalendarEvent, fields: Partial<EventFields>): CalendarEvent {
@@ -61,10 +55,3 @@ export function withFields(event: CalendarEvent, fields: Partial<EventFields>): 
   const identity = { kind, id, uid, created, modified, sequence, seriesId, recurrenceId, recurrenceRange };
   return { ...event, ...fields, ...identity, preserved };
 }
-
-/** An event as it is after a change: a later version of itself. */
-export const touched = (event: CalendarEvent, context: ChangeContext): CalendarEvent => ({
-  ...event,
-  sequence: event.sequence + 1,
-  modified: context.now,
-});

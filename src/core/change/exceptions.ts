@@ -2,8 +2,8 @@ import type { CalendarEvent } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
-import { touched } from './eventFields';
 import { type ChangeContext, makePatch, type Patch, put, remove } from './patch';
+import { touched } from './versions';
 
 /** Sets a changed occurrence back to its series; undefined if it is none. */
 export function resetOccurrence(state: State, overrideId: string, context: ChangeContext): Patch | undefined {

@@ -4,8 +4,9 @@ import type { Preserved } from '../model/preserved';
 import type { State } from '../model/state';
 import type { Double } from '../tidy/doubles';
 import { type CalendarFields, saveCalendar } from './calendarChanges';
+import { overridesOf } from './overrides';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
-import { overridesOf } from './target';
+import { uidOf } from './versions';
 
 /** Where imported entries go; to a calendar that is here, with what its file held beyond events. */
 export type ImportInto =
@@ -71,7 +72,7 @@ export function importEntries(
         removed.set(old.id, remove('entries', old));
     // Two that are kept side by side can't share a UID.
     if (double?.by === 'uid' && choice === 'both' && !freshUids.has(head))
-      freshUids.set(head, `${context.newId()}@orderly-week`);
+      freshUids.set(head, uidOf(context.newId()));
     const uid = freshUids.get(head) ?? event.uid;
     return [put(state, 'entries', { ...event, uid, calendarId })];
   });

@@ -4,13 +4,16 @@ import { Series } from '../recurrence/series';
 import { DAY } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { timeAlong } from './carrySeries';
+import { editEach, madeOfEach } from './editEach';
 import { madeOf } from './entryChanges';
 import { type ChangeResult, createEvent } from './eventFields';
-import { type Change, type ChangeContext, makePatch, put, type SummaryKind } from './patch';
+import { type ChangeContext, makePatch, put, type SummaryKind } from './patch';
+import { overridesOf } from './overrides';
 import { editTarget, splitAt } from './scopes';
 import { seriesLike, timesLike } from './seriesLike';
 import { isRefusal, type Refusal, shiftEvent, stretchEvent, toHours, toWholeDays } from './shift';
-import { eventAt, masterOf, overridesOf, type Scope, type Target, targetKey } from './target';
+import { eventAt, masterOf, type Scope, type Target, targetKey } from './target';
+import { freshVersion } from './versions';
 
 /** How a drag or a key changes when an entry is, and in which calendar, if that changes too. */
 export type Move = TimeMove & { readonly calendarId?: string | undefined };
@@ -86,29 +89,9 @@ export function moveEntries(
   context: ChangeContext,
 ): ChangeResult {
   if (isMissing(state, move)) return { refused: 'calendar-missing' };
-  const changes = new Map<string, Change>();
-  let refusal: Refusal | undefined;
-  let count = 0;
-  for (const target of targets) {
-    const isWhole = target.recurrenceKey === undefined && !!state.entries.get(target.entryId)?.recurrence;
-    const edited = editTarget(
-      state,
-      target,
-      isWhole ? 'every' : 'this',
-      (event) => moved(event, move, context.zone),
-      context,
-    );
-    if (isRefusal(edited)) {
-      refusal = edited;
-      continue;
-    }
-    count++;
-    for (const change of edited.changes) changes.set(`${change.collection} ${change.id}`, change);
-  }
-  if (count === 0 && refusal) return { refused: refusal };
-  const left = targets.length - count;
   const what = move.kind === 'stretch' ? 'entries-stretched' : 'entries-moved';
-  return makePatch(context, { what, count, ...(left > 0 ? { left } : {}) }, [...changes.values()]);
+  const edited = editEach(state, targets, 'this', (event) => moved(event, move, context.zone), context);
+  return madeOfEach(edited, { what });
 }
 
 /**
@@ -135,14 +118,7 @@ export function copyEntry(
   const copied = seriesLike(source, { shown, edited }, context.zone);
   if (isRefusal(copied)) return { refused: copied };
   const { start } = timesLike(source, { shown, edited }, context.zone);
-  const id = context.newId();
-  const fresh = {
-    id,
-    uid: `${id}@orderly-week`,
-    created: context.now,
-    modified: context.now,
-    sequence: 0,
-  };
+  const fresh = freshVersion(context);
   const by = wallOf(start) - wallOf(source.start);
   const compiled = new Series(source);
   const copies = overrides.flatMap((override) => {
@@ -150,7 +126,7 @@ export function copyEntry(
     const { calendarId = override.calendarId } = move;
     const along = { ...shiftEvent(override, by, context.zone), calendarId };
     const recurrenceId = timeAlong(override.recurrenceId, compiled, start, context.zone);
-    return [{ ...along, ...fresh, id: context.newId(), seriesId: id, recurrenceId }];
+    return [{ ...along, ...fresh, id: context.newId(), seriesId: fresh.id, recurrenceId }];
   });
   return makePatch(context, { what: 'series-copied', count: 1, name: master.title }, [
     put(state, 'entries', { ...copied, ...fresh }),

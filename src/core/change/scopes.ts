@@ -8,7 +8,7 @@ import { parseLocal } from '../time/civil';
 import { atWall, wallOf } from '../time/eventTime';
 import { toBin } from './binChanges';
 import { timeAlong, wallAlong } from './carrySeries';
-import { touched } from './eventFields';
+import { overridesOf } from './overrides';
 import { type Change, type ChangeContext, put, remove } from './patch';
 import {
   differingFields,
@@ -20,7 +20,8 @@ import {
 } from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
 import { type SplitSeries, splitSeries } from './splitSeries';
-import { eventAt, masterOf, overridesOf, type Scope, type Target } from './target';
+import { eventAt, masterOf, type Scope, type Target } from './target';
+import { touched, uidOf } from './versions';
 
 /** Makes another event of an event, or says why it can't. */
 export type Edit = (event: CalendarEvent) => CalendarEvent | Refusal;
@@ -126,7 +127,7 @@ export function splitAt(
   const wall = originalWall(state, target, context.zone);
   if (!master?.recurrence || wall === undefined) return { refused: 'rule-not-divisible' };
   const id = context.newId();
-  const ids = { id, uid: `${id}@orderly-week` };
+  const ids = { id, uid: uidOf(id) };
   return splitSeries(master, overridesOf(state, master.id), wall, ids, context.zone);
 }
 

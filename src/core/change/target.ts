@@ -7,6 +7,7 @@ import type { DayOffLookup } from '../recurrence/skipDaysOff';
 import { DaysOff } from '../schedule/daysOff';
 import { parseLocal } from '../time/civil';
 import { atWall } from '../time/eventTime';
+import { overridesOf } from './overrides';
 import type { ChangeContext } from './patch';
 
 /** What a change is about: an entry, or one occurrence of a series by the wall time of its original start. */
@@ -42,13 +43,6 @@ export function isRecurring(state: State, target: Target): boolean {
 export function masterOf(state: State, target: Target): CalendarEvent | undefined {
   const entry = state.entries.get(target.entryId);
   return (entry?.seriesId !== undefined && state.entries.get(entry.seriesId)) || entry;
-}
-
-/** The changed occurrences of a series. */
-export function overridesOf(state: State, seriesId: string): CalendarEvent[] {
-  const overrides: CalendarEvent[] = [];
-  for (const entry of state.entries.values()) if (entry.seriesId === seriesId) overrides.push(entry);
-  return overrides;
 }
 
 /**

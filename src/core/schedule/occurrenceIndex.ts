@@ -41,6 +41,8 @@ export class OccurrenceIndex {
   private readonly events = new Map<string, CalendarEvent>();
   private readonly singles = new IntervalIndex();
   private readonly series = new Map<string, Series>();
+  /** For each series: the ids of its changed occurrences. */
+  private readonly changed = new Map<string, Set<string>>();
   /** For each series: the wall keys of occurrences that another record stands for, with that record's id. */
   private readonly overridden = new Map<string, Map<string, string>>();
   /** For each series that has any: its changes that hold for later occurrences too. */
@@ -59,6 +61,7 @@ export class OccurrenceIndex {
   load(events: Iterable<CalendarEvent>, aside: ReadonlySet<string> = new Set()): void {
     this.events.clear();
     this.series.clear();
+    this.changed.clear();
     this.overridden.clear();
     this.ranges.clear();
     this.daysOff.clear();
@@ -66,7 +69,7 @@ export class OccurrenceIndex {
     const intervals: Interval[] = [];
     this.troubles.clear();
     for (const event of events) {
-      this.events.set(event.id, event);
+      this.hold(event);
       if (aside.has(event.id)) {
         this.troubles.set(event.id, 'no-answer');
         continue;
@@ -127,15 +130,15 @@ export class OccurrenceIndex {
   put(event: CalendarEvent): void {
     this.remove(event.id);
     if (event.reminders.length > 0) this.reminders = undefined;
-    this.events.set(event.id, event);
+    this.hold(event);
     this.forgetDaysOff(event);
     this.attempt(event.id, () => {
       if (event.recurrence) {
         this.series.set(event.id, new Series(event));
         this.overridden.delete(event.id);
         this.ranges.delete(event.id);
-        for (const other of this.events.values())
-          if (other.seriesId === event.id) this.attempt(other.id, () => this.noteOverride(other));
+        for (const id of this.changed.get(event.id) ?? [])
+          this.attempt(id, () => this.noteOverride(this.events.get(id)!));
       } else {
         this.singles.add(intervalOf(event));
         this.noteOverride(event);
@@ -143,11 +146,20 @@ export class OccurrenceIndex {
     });
   }
 
+  private hold(event: CalendarEvent): void {
+    this.events.set(event.id, event);
+    if (event.seriesId === undefined) return;
+    const known = this.changed.get(event.seriesId);
+    if (known) known.add(event.id);
+    else this.changed.set(event.seriesId, new Set([event.id]));
+  }
+
   remove(id: string): void {
     const event = this.events.get(id);
     if (!event) return;
     if (event.reminders.length > 0) this.reminders = undefined;
     this.events.delete(id);
+    if (event.seriesId !== undefined) this.changed.get(event.seriesId)?.delete(id);
     this.forgetDaysOff(event);
     this.troubles.delete(id);
     if (this.series.delete(id) || event.recurrence) return;

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { daysOffFor, overridesOf, targetKey } from '@/core/change/target';
+import { overridesOf } from '@/core/change/overrides';
+import { daysOffFor, targetKey } from '@/core/change/target';
 import type { CalendarEvent } from '@/core/model/entry';
 import { problemsOfRule } from '@/core/recurrence/ruleProblems';
 import { readRules, Series } from '@/core/recurrence/series';

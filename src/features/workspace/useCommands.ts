@@ -264,7 +264,7 @@ export function useCommands(viewZone?: string) {
           ? await workspace.askScope('change', words.desk.several(targets.length), ['this', 'every'])
           : 'every';
         if (asked && asked !== 'later')
-          commit(moveToCalendar(state(), targets, calendarId, asked, context()));
+          take(moveToCalendar(state(), targets, calendarId, asked, context()));
       },
       shiftDays(keys: readonly string[], days: number): void {
         take(shiftByDays(state(), keys.map(targetOfKey), days, context()));

@@ -19,6 +19,8 @@ export function anchorOf(element: View | null): Anchor {
 }
 
 const WIDTH = 260;
+/** Of a list that is picked from: eight of its options. */
+const LIST_HEIGHT = 360;
 const ITEMS = '[role="menuitem"]:not([aria-disabled="true"]), [role="radio"], [role="option"]';
 
 /** The item that a key leads to from another: down, up, the first or the last, round at the ends, or by its first letter. */
@@ -98,7 +100,10 @@ export function Popover({
             left,
             top: Math.max(space(2), Math.min(anchor.y + space(1), lowest)),
             width,
-            maxHeight: window.innerHeight - 2 * space(2),
+            maxHeight: Math.min(
+              window.innerHeight - 2 * space(2),
+              role === 'listbox' ? LIST_HEIGHT : Infinity,
+            ),
             backgroundColor: colours.card,
             borderColor: colours.line,
           },

@@ -50,7 +50,7 @@ function ToggleChip({ label, isOn, onPress }: { label: string; isOn: boolean; on
     <Chip
       ref={surface}
       mode="outlined"
-      selected={isOn}
+      icon={isOn ? 'check' : undefined}
       selectedColor={ink}
       accessibilityLabel={label}
       onPress={onPress}

@@ -1,3 +1,4 @@
+import { uidOf } from '../../change/versions';
 import {
   AVAILABILITIES,
   type CalendarEvent,
@@ -217,7 +218,7 @@ function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent
   return {
     kind: 'event',
     id,
-    uid: cell('uid') || `${id}@orderly-week`,
+    uid: cell('uid') || uidOf(id),
     calendarId: '-',
     title: cell('title').slice(0, LONGEST_TITLE),
     start,

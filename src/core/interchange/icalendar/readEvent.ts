@@ -1,3 +1,4 @@
+import { uidOf } from '../../change/versions';
 import ICAL from 'ical.js';
 import { type CalendarEvent, LONGEST_TITLE, Reminder } from '../../model/entry';
 import type { Preserved } from '../../model/preserved';
@@ -251,7 +252,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   return {
     kind: 'event',
     id,
-    uid: text('uid') || `${id}@orderly-week`,
+    uid: text('uid') || uidOf(id),
     calendarId: '-',
     title,
     start,

@@ -1,0 +1,26 @@
+import type { CalendarEvent } from '../model/entry';
+import type { ChangeContext } from './patch';
+
+/** The UID of what is made here under an id (RFC 5545 3.8.4.7). */
+export const uidOf = (id: string): string => `${id}@orderly-week`;
+
+/** What a new entry is known by: fresh ids, and that it was never changed (SEQUENCE, RFC 5545 3.8.7.4). */
+export function freshVersion(
+  context: ChangeContext,
+): Pick<CalendarEvent, 'id' | 'uid' | 'sequence' | 'created' | 'modified'> {
+  const id = context.newId();
+  return { id, uid: uidOf(id), sequence: 0, created: context.now, modified: context.now };
+}
+
+/** A copy of an event with an id and a UID of its own. */
+export const freshCopy = (event: CalendarEvent, context: ChangeContext): CalendarEvent => ({
+  ...event,
+  ...freshVersion(context),
+});
+
+/** An event as it is after a change that others are told of: a later version of itself. */
+export const touched = (event: CalendarEvent, context: ChangeContext): CalendarEvent => ({
+  ...event,
+  sequence: event.sequence + 1,
+  modified: context.now,
+});
