@@ -53,11 +53,16 @@ export function restoreCalendar(state: State, calendarId: string, context: Chang
   const { calendar, items } = binned;
   const name = calendar.name;
   const notes = new Map(items.flatMap(({ ownNote }) => (ownNote ? [[ownNote.id, ownNote] as const] : [])));
-  return makePatch(context, { what: 'calendar-restored', count: items.length, name }, [
-    put(state, 'calendars', calendar),
-    ...items.flatMap((item): Change[] => [put(state, 'entries', item.entry), remove('bin', item)]),
-    ...[...notes.values()].map((note) => put(state, 'ownNotes', note)),
-  ]);
+  return makePatch(
+    context,
+    { what: 'calendar-restored', count: items.length, name },
+    [
+      put(state, 'calendars', calendar),
+      ...items.flatMap((item): Change[] => [put(state, 'entries', item.entry), remove('bin', item)]),
+      ...[...notes.values()].map((note) => put(state, 'ownNotes', note)),
+    ],
+    'closed-calendars',
+  );
 }
 
 /** What is in the bin by itself, the latest first: what went with its calendar is there with that. */

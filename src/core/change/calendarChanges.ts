@@ -162,7 +162,12 @@ export function deleteCalendar(
   for (const note of state.ownNotes.values())
     if (note.calendarId === id) changes.push(remove('ownNotes', note));
   if (calendar) changes.push(remove('calendars', calendar));
-  return makePatch(context, { what: 'calendar-deleted', count, name: calendar?.name }, changes);
+  return makePatch(
+    context,
+    { what: 'calendar-deleted', count, name: calendar?.name },
+    changes,
+    'closed-calendars',
+  );
 }
 
 /** Sets settings. */

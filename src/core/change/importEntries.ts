@@ -76,11 +76,12 @@ export function importEntries(
     const uid = freshUids.get(head) ?? event.uid;
     return [put(state, 'entries', { ...event, uid, calendarId })];
   });
-  return makePatch(context, { what: 'imported', count: imported.length, name }, [
-    ...made,
-    ...removed.values(),
-    ...imported,
-  ]);
+  return makePatch(
+    context,
+    { what: 'imported', count: imported.length, name },
+    [...made, ...removed.values(), ...imported],
+    'closed-calendars',
+  );
 }
 
 /** What is imported from one file of several. */
@@ -102,7 +103,10 @@ export function importParts(
     for (const change of patch.changes) changes.set(`${change.collection} ${change.id}`, change);
   const count = patches.reduce((sum, { summary }) => sum + summary.count, 0);
   const names = patches.flatMap(({ summary }) => summary.name ?? []);
-  return makePatch(context, { what: 'imported', count, name: [...new Set(names)].join(', ') }, [
-    ...changes.values(),
-  ]);
+  return makePatch(
+    context,
+    { what: 'imported', count, name: [...new Set(names)].join(', ') },
+    [...changes.values()],
+    'closed-calendars',
+  );
 }

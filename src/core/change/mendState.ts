@@ -50,7 +50,7 @@ export function mendState(
   if (settled && settled !== settings) changes.push(put(state, 'settings', settled));
   if (changes.length === 0) return undefined;
   return {
-    patch: makePatch(context, { what: 'restored', count: changes.length }, changes),
+    patch: makePatch(context, { what: 'restored', count: changes.length }, changes, 'closed-calendars'),
     mended: {
       calendars: missing.size,
       unknownZone: settled?.homeZone === settings?.homeZone ? undefined : settings?.homeZone,

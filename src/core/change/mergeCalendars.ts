@@ -66,5 +66,6 @@ export function mergeCalendars(
         : []),
       remove('calendars', from),
     ],
+    'closed-calendars',
   );
 }

@@ -100,7 +100,12 @@ export interface Patch extends Omit<z.infer<typeof Patch>, 'changes'> {
   readonly changes: readonly Change[];
   /** Where what was changed is found after it, as a `targetKey`: for who follows it, and never kept. */
   readonly landed?: string;
+  /** What may be done that is not done by hand; asked where it is committed, and never kept. */
+  readonly permission?: Permission;
 }
+
+/** `closed-calendars`: it may touch entries of calendars whose entries can't be changed by hand. */
+export type Permission = 'closed-calendars';
 
 /** Where a change takes the time, fresh ids and the viewer's zone from. */
 export interface ChangeContext {
@@ -111,8 +116,8 @@ export interface ChangeContext {
   readonly zone: string;
 }
 
-/** A patch as it is written: its records with their versions. */
-export const stampedPatch = (patch: Patch): Patch => ({
+/** A patch as it is written: its records with their versions, and without what is never kept. */
+export const stampedPatch = ({ landed: _, permission: __, ...patch }: Patch): Patch => ({
   ...patch,
   changes: patch.changes.map((change) => {
     const written = (record: Change['before']) => record && stamped(change.collection, record);
@@ -121,11 +126,17 @@ export const stampedPatch = (patch: Patch): Patch => ({
 });
 
 /** A patch with a fresh id. */
-export const makePatch = (context: ChangeContext, summary: Summary, changes: readonly Change[]): Patch => ({
+export const makePatch = (
+  context: ChangeContext,
+  summary: Summary,
+  changes: readonly Change[],
+  permission?: Permission,
+): Patch => ({
   id: context.newId(),
   at: context.now,
   summary,
   changes,
+  ...(permission ? { permission } : {}),
 });
 
 /** A change that puts a record in place of what the state holds under its id. */

@@ -22,9 +22,10 @@ export function startEmpty(state: State, context: ChangeContext): Patch {
     { name: 'Work', description: '', colour: 'pine', mark: 'WO' },
     context,
   );
-  return makePatch(context, { what: 'settings-changed', count: removed.length }, [
-    ...removed,
-    ...first.changes,
-    put(state, 'settings', settings),
-  ]);
+  return makePatch(
+    context,
+    { what: 'settings-changed', count: removed.length },
+    [...removed, ...first.changes, put(state, 'settings', settings)],
+    'closed-calendars',
+  );
 }

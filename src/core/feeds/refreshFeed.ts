@@ -62,21 +62,28 @@ export function refreshFeed(
 ): Patch {
   const calendar = state.calendars.get(calendarId);
   const feed = calendar?.feed;
-  if (!calendar || !feed) return makePatch(context, { what: 'feed-refreshed', count: 0 }, []);
+  if (!calendar || !feed)
+    return makePatch(context, { what: 'feed-refreshed', count: 0 }, [], 'closed-calendars');
   const { problem: _, ...last } = feed;
   const keep = (now: FeedSource): Change => put(state, 'calendars', { ...calendar, feed: now });
   if (answer.kind === 'failed') {
     const since = feed.problem?.code === answer.code ? feed.problem.since : context.now;
     const problem = { code: answer.code, detail: answer.detail, since };
-    return makePatch(context, { what: 'feed-refreshed', count: 0, name: calendar.name }, [
-      keep({ ...last, tried: context.now, problem }),
-    ]);
+    return makePatch(
+      context,
+      { what: 'feed-refreshed', count: 0, name: calendar.name },
+      [keep({ ...last, tried: context.now, problem })],
+      'closed-calendars',
+    );
   }
   const times = { tried: context.now, refreshed: context.now };
   if (answer.kind === 'unchanged')
-    return makePatch(context, { what: 'feed-refreshed', count: 0, name: calendar.name }, [
-      keep({ ...last, ...times }),
-    ]);
+    return makePatch(
+      context,
+      { what: 'feed-refreshed', count: 0, name: calendar.name },
+      [keep({ ...last, ...times })],
+      'closed-calendars',
+    );
 
   const known = new Map<string, CalendarEvent>();
   for (const entry of state.entries.values())
@@ -104,13 +111,18 @@ export function refreshFeed(
   }
   for (const entry of known.values()) if (!still.has(entry.id)) changes.push(remove('entries', entry));
   const { etag: __, lastModified: ___, ...source } = last;
-  return makePatch(context, { what: 'feed-refreshed', count: changes.length, name: calendar.name }, [
-    ...changes,
-    keep({
-      ...source,
-      ...times,
-      ...(answer.etag === undefined ? {} : { etag: answer.etag }),
-      ...(answer.lastModified === undefined ? {} : { lastModified: answer.lastModified }),
-    }),
-  ]);
+  return makePatch(
+    context,
+    { what: 'feed-refreshed', count: changes.length, name: calendar.name },
+    [
+      ...changes,
+      keep({
+        ...source,
+        ...times,
+        ...(answer.etag === undefined ? {} : { etag: answer.etag }),
+        ...(answer.lastModified === undefined ? {} : { lastModified: answer.lastModified }),
+      }),
+    ],
+    'closed-calendars',
+  );
 }

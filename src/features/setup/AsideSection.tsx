@@ -115,7 +115,7 @@ function AsideSheet({ item, onClose }: { item: SetAside; onClose: () => void }) 
     const read = readRecordText(collection, text);
     if (!read.record) return setProblem(said.still(read.reason));
     const change = put(store.getSnapshot().state, collection, read.record as never);
-    commit(makePatch(context(), { what: 'restored', count: 1 }, [change as never]));
+    commit(makePatch(context(), { what: 'restored', count: 1 }, [change as never], 'closed-calendars'));
     await store.settled();
     await store.forgetAside(item.key);
     onClose();

@@ -1,7 +1,7 @@
 import { type ReactNode, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Mended } from '@/core/change/mendState';
-import { civilDate, DAY } from '@/core/time/civil';
+import { DAY } from '@/core/time/civil';
 import { clockFrom } from '@/core/time/clock';
 import { instantToWall } from '@/core/time/zones';
 import { workspace } from '@/features/workspace';

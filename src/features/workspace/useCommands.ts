@@ -91,24 +91,27 @@ export function useCommands(viewZone?: string) {
       refuse(words.calendars.closed(calendar.name, calendar.feed !== undefined));
       return true;
     };
-    /** Makes a change and says so; answers whether it was made. */
-    const commit = (patch: Patch): boolean => {
-      if (patch.changes.length === 0 || isClosed(readOnlyTouched(state(), patch))) return false;
-      // It is said when it is kept: what was said is never lost.
-      void store.commit(patch).then((isKept) => {
-        const where = placeOf(state(), patch, context());
-        if (isKept) workspace.say({ text: summaryText(patch.summary), tone: 'done', undo: true, where });
-      });
-      return true;
-    };
-    /** Makes a change if it was not refused; answers the patch if it was made. */
-    const take = (result: ChangeResult): Patch | undefined => {
+    /**
+     * The one way of a change: is there one, may it be, is it kept, is it said, and what follows from it. Answers the patch
+     * if it happened.
+     * @param then what is selected or shown of it
+     */
+    const perform = (result: ChangeResult | undefined, then?: (patch: Patch) => void): Patch | undefined => {
+      if (!result) return undefined;
       if (isRefused(result)) {
         refuse(words.refusals[result.refused]);
         return undefined;
       }
-      return commit(result) ? result : undefined;
+      if (result.changes.length === 0 || isClosed(readOnlyTouched(state(), result))) return undefined;
+      // It is said when it is kept: what was said is never lost.
+      void store.commit(result).then((isKept) => {
+        const where = placeOf(state(), result, context());
+        if (isKept) workspace.say({ text: summaryText(result.summary), tone: 'done', undo: true, where });
+      });
+      then?.(result);
+      return result;
     };
+    const commit = (patch: Patch): boolean => perform(patch) !== undefined;
     const scopeFor = async (
       target: Target,
       about: ScopeQuestion['about'],
@@ -121,10 +124,19 @@ export function useCommands(viewZone?: string) {
       const title = state().entries.get(target.entryId)?.title || words.entry.noTitle;
       return workspace.askScope(about, title, scopes);
     };
-    /** Keeps the selection on a target that is found elsewhere after a change; answers where. */
-    const follow = (target: Target, patch: Patch | undefined): string | undefined => {
-      if (patch?.landed !== undefined) workspace.replaceSelected(targetKey(target), patch.landed);
-      return patch?.landed;
+    /** The way of a change of one target: which occurrences are meant is asked first, where there are others. */
+    const performAt = async (
+      target: Target,
+      { about, scopes }: { about: ScopeQuestion['about']; scopes?: readonly Scope[] },
+      draft: (scope: Scope) => ChangeResult | undefined,
+      then?: (patch: Patch) => void,
+    ): Promise<Patch | undefined> => {
+      const scope = await scopeFor(target, about, scopes);
+      return scope && perform(draft(scope), then);
+    };
+    /** Keeps the selection on a target that is found elsewhere after a change. */
+    const following = (target: Target) => (patch: Patch) => {
+      if (patch.landed !== undefined) workspace.replaceSelected(targetKey(target), patch.landed);
     };
     /** The selected entries, if the one that is acted on is among several. */
     const severalWith = (key: string): readonly string[] | undefined => {
@@ -168,40 +180,31 @@ export function useCommands(viewZone?: string) {
         else if (failure !== 'taken-back') refuse(failureText(failure));
         return failure === undefined;
       },
-      copyTo(keys: readonly string[], calendarId: string): void {
-        commit(copyToCalendar(state(), keys.map(targetOfKey), calendarId, context()));
-      },
-      duplicate(key: string): void {
-        const patch = duplicateEntry(state(), targetOfKey(key), context());
-        if (!patch || !commit(patch)) return;
-        const put = keyOfPut(patch);
-        if (put && !patch.changes.some(({ after }) => after && 'recurrence' in after)) workspace.select(put);
-      },
+      copyTo: (keys: readonly string[], calendarId: string): boolean =>
+        commit(copyToCalendar(state(), keys.map(targetOfKey), calendarId, context())),
+      duplicate: (key: string): boolean =>
+        perform(duplicateEntry(state(), targetOfKey(key), context()), (patch) => {
+          const put = keyOfPut(patch);
+          const isSeries = patch.changes.some(({ after }) => after && 'recurrence' in after);
+          if (put && !isSeries) workspace.select(put);
+        }) !== undefined,
       /** The same entry on other days, given as day numbers. */
-      againOn(key: string, days: readonly number[]): void {
-        const patch = againOn(state(), targetOfKey(key), days, context());
-        if (patch) commit(patch);
-      },
-      entry: (id: string) => state().entries.get(id),
-      create(fields: EventFields): Patch | undefined {
-        const patch = take(createEntry(state(), fields, context()));
-        if (patch?.landed !== undefined) workspace.reveal(patch.landed);
-        return patch;
-      },
-      /** Sets what was written upon the fields that it began with. Answers whether the change was made. */
+      againOn: (key: string, days: readonly number[]): boolean =>
+        perform(againOn(state(), targetOfKey(key), days, context())) !== undefined,
+      create: (fields: EventFields): Patch | undefined =>
+        perform(createEntry(state(), fields, context()), ({ landed }) => {
+          if (landed !== undefined) workspace.reveal(landed);
+        }),
+      /** Sets what was written upon the fields that it began with. */
       async change(target: Target, written: EventFields, before: EventFields): Promise<boolean> {
         const upon = () => {
           const now = fieldsSeenAt(state(), target, context());
           return now ? writtenUpon(now, before, written) : written;
         };
-        const fields = upon();
         // A rule belongs to more than one: who edits it is not asked for just this one.
-        const scopes = changesRule(state(), target, fields, context()) ? SEVERAL : SCOPES;
-        const scope = await scopeFor(target, 'change', scopes);
-        if (!scope) return false;
-        const patch = take(changeEntry(state(), target, upon(), scope, context()));
-        follow(target, patch);
-        return patch !== undefined;
+        const scopes = changesRule(state(), target, upon(), context()) ? SEVERAL : SCOPES;
+        const draft = (scope: Scope) => changeEntry(state(), target, upon(), scope, context());
+        return (await performAt(target, { about: 'change', scopes }, draft, following(target))) !== undefined;
       },
       /**
        * Moves or stretches an entry; with several selected and it among them, all of them by as much. Answers where it is
@@ -210,65 +213,58 @@ export function useCommands(viewZone?: string) {
       async move(key: string, move: Move): Promise<string | undefined> {
         const several = severalWith(key);
         if (several && (move.kind === 'shift' || move.kind === 'stretch')) {
-          const patch = take(moveEntries(state(), several.map(targetOfKey), move, context()));
+          const patch = perform(moveEntries(state(), several.map(targetOfKey), move, context()));
           return patch && (useWorkspace.getState().selected.at(-1) ?? key);
         }
         const target = targetOfKey(key);
-        const scope = await scopeFor(target, 'change');
-        if (!scope) return undefined;
-        const patch = take(moveEntry(state(), target, move, scope, context()));
-        return patch && (follow(target, patch) ?? key);
+        const draft = (scope: Scope) => moveEntry(state(), target, move, scope, context());
+        const patch = await performAt(target, { about: 'change' }, draft, following(target));
+        return patch && (patch.landed ?? key);
       },
-      /** Answers whether the copy was made. */
       async copy(target: Target, move: Move): Promise<boolean> {
-        const scope = await scopeFor(target, 'copy');
-        if (!scope) return false;
-        const patch = take(copyEntry(state(), target, move, scope, context()));
-        if (patch?.landed !== undefined) workspace.select(patch.landed);
+        const draft = (scope: Scope) => copyEntry(state(), target, move, scope, context());
+        const patch = await performAt(target, { about: 'copy' }, draft, ({ landed }) => {
+          if (landed !== undefined) workspace.select(landed);
+        });
         return patch !== undefined;
       },
-      async bin(keys: readonly string[]): Promise<void> {
+      async bin(keys: readonly string[]): Promise<boolean> {
         const targets = keys.map(targetOfKey);
         const [only] = targets;
-        const scope = only && targets.length === 1 ? await scopeFor(only, 'bin') : 'this';
-        if (!scope) return;
-        const result =
+        const draft = (scope: Scope) =>
           scope === 'later'
             ? binLater(state(), only!, context())
             : binEntries(state(), targets, scope, context());
-        if (take(result)) workspace.clearSelection();
+        const then = () => workspace.clearSelection();
+        const patch =
+          only && targets.length === 1
+            ? await performAt(only, { about: 'bin' }, draft, then)
+            : perform(draft('this'), then);
+        return patch !== undefined;
       },
       /** Sets a changed occurrence back to its series. */
-      reset(overrideId: string): void {
-        const patch = resetOccurrence(state(), overrideId, context());
-        if (!patch) return;
-        commit(patch);
-      },
+      reset: (overrideId: string): boolean =>
+        perform(resetOccurrence(state(), overrideId, context())) !== undefined,
       /** Brings a date back that a series leaves out. */
-      bringBack(seriesId: string, date: EventTime): void {
-        const patch = bringBackDate(state(), seriesId, date, context());
-        if (patch) commit(patch);
-      },
+      bringBack: (seriesId: string, date: EventTime): boolean =>
+        perform(bringBackDate(state(), seriesId, date, context())) !== undefined,
       /** Moves entries to another calendar; of series it is asked which occurrences. */
-      async toCalendar(keys: readonly string[], calendarId: string): Promise<void> {
+      async toCalendar(keys: readonly string[], calendarId: string): Promise<boolean> {
         const targets = keys.map(targetOfKey);
         const [only] = targets;
         if (only && targets.length === 1) {
-          const scope = await scopeFor(only, 'change');
-          if (!scope) return;
           const move: Move = { kind: 'shift', by: 0, calendarId };
-          follow(only, take(moveEntry(state(), only, move, scope, context())));
-          return;
+          const draft = (scope: Scope) => moveEntry(state(), only, move, scope, context());
+          return (await performAt(only, { about: 'change' }, draft, following(only))) !== undefined;
         }
         const asked = targets.some((target) => isOccurrence(state(), target))
           ? await workspace.askScope('change', words.desk.several(targets.length), ['this', 'every'])
           : 'every';
-        if (asked && asked !== 'later')
-          take(moveToCalendar(state(), targets, calendarId, asked, context()));
+        if (!asked || asked === 'later') return false;
+        return perform(moveToCalendar(state(), targets, calendarId, asked, context())) !== undefined;
       },
-      shiftDays(keys: readonly string[], days: number): void {
-        take(shiftByDays(state(), keys.map(targetOfKey), days, context()));
-      },
+      shiftDays: (keys: readonly string[], days: number): boolean =>
+        perform(shiftByDays(state(), keys.map(targetOfKey), days, context())) !== undefined,
       /** Takes back the latest change, or several. */
       undo: (count?: unknown): Promise<void> => turnBack(count, () => store.undo(), false),
       /** Does again what was undone last, or several. */

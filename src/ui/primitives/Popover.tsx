@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { Modal, Pressable, StyleSheet, View } from 'react-native';
+import { Modal, Pressable, StyleSheet, type View } from 'react-native';
 import { Surface } from 'react-native-paper';
 import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
@@ -86,7 +86,7 @@ export function Popover({
         {...webProps({
           onKeyDown: (event) => {
             if (role === 'dialog' || event.ctrlKey || event.metaKey || event.altKey) return;
-            const items = [...element().querySelectorAll<HTMLElement>(ITEMS)];
+            const items = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>(ITEMS)];
             const next = itemAt(event.key, items, items.indexOf(document.activeElement as HTMLElement));
             if (!next) return;
             event.preventDefault();

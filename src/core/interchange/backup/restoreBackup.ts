@@ -36,7 +36,7 @@ export function restoreBackup(
       for (const record of known.values())
         if (!restored.has(record.id)) changes.push(remove(name, record) as Change);
   }
-  return makePatch(context, { what: 'restored', count: changes.length }, changes);
+  return makePatch(context, { what: 'restored', count: changes.length }, changes, 'closed-calendars');
 }
 
 /** How many records of a collection a patch adds, changes and removes. */

@@ -8,7 +8,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, space } from '@/ui/theme/tokens';
+import { corner, hairline } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { CROWD_WIDTH, cardsWidth, liesOver } from './columnSizes';
 

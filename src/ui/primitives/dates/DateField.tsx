@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { typedDay } from '@/core/time/typedTimes';
@@ -40,26 +40,26 @@ export function DateField({
   near?: number;
   testID?: string;
 }) {
-  const field = useRef<View>(null);
+  const [field, setField] = useState<View | null>(null);
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const day = isDate(value) ? parseDate(value) : undefined;
-  const lastDay = useRef(day);
-  if (day !== undefined) lastDay.current = day;
-  const about = () => near ?? lastDay.current ?? writtenToday();
+  const [lastDay, setLastDay] = useState(day);
+  if (day !== undefined && day !== lastDay) setLastDay(day);
+  const about = near ?? lastDay ?? writtenToday();
   const { isUnread, ...typing } = useTypedValue(
     value,
     (date) => (isDate(date) ? fieldDayText(parseDate(date)) : undefined),
     (text) => {
-      const found = typedDay(text, about(), writingHabits());
+      const found = typedDay(text, about, writingHabits());
       return found === undefined ? undefined : dateString(found);
     },
     onChange,
   );
   const close = () => setAnchor(null);
-  const open = () => setAnchor(anchorOf(field.current));
+  const open = () => setAnchor(anchorOf(field));
   return (
     <View
-      ref={field}
+      ref={setField}
       style={fieldStyle(frame.narrow)}
       {...webProps({
         onKeyDownCapture: (event) => {
@@ -86,7 +86,7 @@ export function DateField({
           if (day !== undefined) onCommit?.(value);
         }}
         selectTextOnFocus
-        error={error ?? (isUnread ? words.fields.noDate(fieldDayText(about())) : undefined)}
+        error={error ?? (isUnread ? words.fields.noDate(fieldDayText(about)) : undefined)}
         right={pickButton('calendar-blank-outline', words.fields.pickDay(frame.label), open)}
         testID={testID}
       />
@@ -100,7 +100,7 @@ export function DateField({
         >
           <DayPicker
             day={day}
-            near={about()}
+            near={about}
             onPick={(picked) => {
               close();
               typing.forget();

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { typedTime } from '@/core/time/typedTimes';
@@ -37,7 +37,7 @@ export function TimeField({
   testID,
   ...frame
 }: FrameProps & { value: string; onChange: (value: string) => void; testID?: string }) {
-  const field = useRef<View>(null);
+  const [field, setField] = useState<View | null>(null);
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const minutes = TIME.test(value) ? minutesOf(value) : undefined;
   const { isUnread, ...typing } = useTypedValue(
@@ -50,12 +50,12 @@ export function TimeField({
     onChange,
   );
   const close = () => setAnchor(null);
-  const open = () => setAnchor(anchorOf(field.current));
+  const open = () => setAnchor(anchorOf(field));
   // The nearest of the list has the focus first.
   const nearest = minutes === undefined ? 9 * 60 : Math.floor(minutes / LIST_STEP) * LIST_STEP;
   return (
     <View
-      ref={field}
+      ref={setField}
       style={fieldStyle(frame.narrow)}
       {...webProps({
         onKeyDownCapture: (event) => {
