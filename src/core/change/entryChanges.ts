@@ -1,10 +1,10 @@
-import type { CalendarEvent, Recurrence } from '../model/entry';
+import type { CalendarEvent, Recurrence, EventFields } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
 import { readRule } from '../recurrence/choices';
 import { explicitRule, formatRule } from '../recurrence/rule';
 import { wallOf } from '../time/eventTime';
-import { type ChangeResult, createEvent, type EventFields, withFields } from './eventFields';
+import { type ChangeResult, createEvent, withFields } from './eventFields';
 import { type ChangeContext, makePatch, put, type Summary } from './patch';
 import { checked, type Edited, editTarget, firstOf } from './scopes';
 import { type Repeat, sameValue, seriesLike } from './seriesLike';

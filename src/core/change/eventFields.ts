@@ -1,23 +1,9 @@
-import type { CalendarEvent } from '../model/entry';
+import { initialFields } from '../fields/eventFields';
+import type { CalendarEvent, EventFields } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { ChangeContext, Patch } from './patch';
 import type { Refusal } from './shift';
 import { freshVersion } from './versions';
-
-/** The fields of an event that a person sets. */
-export type EventFields = Omit<
-  CalendarEvent,
-  | 'kind'
-  | 'id'
-  | 'uid'
-  | 'created'
-  | 'modified'
-  | 'sequence'
-  | 'seriesId'
-  | 'recurrenceId'
-  | 'recurrenceRange'
-  | 'preserved'
->;
 
 export type ChangeResult = Patch | { refused: Refusal };
 
@@ -27,18 +13,10 @@ export const isRefused = <Made extends object>(
 
 /** An event with nothing but its time and calendar. */
 export const blankFields = (calendarId: string, start: EventTime, end: EventTime): EventFields => ({
+  ...initialFields(),
   calendarId,
-  title: '',
   start,
   end,
-  availability: 'busy',
-  classification: 'public',
-  status: 'confirmed',
-  categories: [],
-  notes: '',
-  url: '',
-  location: '',
-  reminders: [],
 });
 
 /** A new event. */

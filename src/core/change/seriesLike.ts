@@ -1,3 +1,4 @@
+import { SHARED_FIELDS } from '../fields/eventFields';
 import type { CalendarEvent, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { formatRule, parseRule } from '../recurrence/rule';
@@ -21,22 +22,6 @@ const lengthOf = ({ start, end }: Pick<CalendarEvent, 'start' | 'end'>, viewZone
   start.kind === 'zoned'
     ? instantOf(end, viewZone) - instantOf(start, viewZone)
     : wallOf(end) - wallOf(start);
-
-/** The fields that are set for one occurrence and mean the same for all; what they do not name is its identity or its time. */
-export const SHARED_FIELDS = [
-  'calendarId',
-  'title',
-  'availability',
-  'classification',
-  'status',
-  'categories',
-  'notes',
-  'url',
-  'location',
-  'reminders',
-  'colour',
-  'attachments',
-] as const satisfies readonly (keyof CalendarEvent)[];
 
 export const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 

@@ -81,6 +81,8 @@ export const CalendarEvent = z.object({
   /** Instants in milliseconds. */
   created: z.number(),
   modified: z.number(),
+  /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */
+  priority: z.number().int().min(1).max(9).optional(),
   /** A colour of its own, in place of its category's or calendar's. */
   colour: Colour.optional(),
   attachments: z.array(Attachment).optional(),
@@ -95,6 +97,21 @@ export const CalendarEvent = z.object({
   preserved: Preserved.optional(),
 });
 export type CalendarEvent = z.infer<typeof CalendarEvent>;
+
+/** The fields of an event that a person sets. */
+export type EventFields = Omit<
+  CalendarEvent,
+  | 'kind'
+  | 'id'
+  | 'uid'
+  | 'created'
+  | 'modified'
+  | 'sequence'
+  | 'seriesId'
+  | 'recurrenceId'
+  | 'recurrenceRange'
+  | 'preserved'
+>;
 
 /** Anything kept. To-dos join the union when they are built. */
 export const Entry = CalendarEvent;

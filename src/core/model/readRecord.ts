@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { COLLECTIONS, type CollectionName, type Migration, type RecordOf } from './state';
+import type { Migration } from './migration';
+import { COLLECTIONS, type CollectionName, type RecordOf } from './state';
 import { withUnknown } from './unknownFields';
 
 /** A record that was read, or why it can't be. */
@@ -23,7 +24,11 @@ export function readAs<Parsed>(
   if (typeof raw === 'object' && raw !== null && migrations.length > 0) {
     const version = versionOf(raw);
     for (const migration of migrations.slice(version - 1)) raw = migration(raw as Record<string, unknown>);
-    if (version <= migrations.length) raw = { ...(raw as object), version: migrations.length + 1 };
+    // Of the present form, it need not be said until it is written.
+    if (version <= migrations.length + 1 && 'version' in (raw as object)) {
+      const { version: _, ...record } = raw as { version: unknown };
+      raw = record;
+    }
   }
   const parsed = schema.safeParse(raw);
   return parsed.success ? { record: withUnknown(raw, parsed.data) } : { issues: parsed.error.issues };

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { Calendar } from './calendar';
 import { Category } from './category';
 import { Entry } from './entry';
+import { priorityAsField, priorityAsFieldInBin } from './entryMigrations';
+import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
 import { Settings } from './settings';
@@ -40,9 +42,6 @@ export const Session = z.object({
 });
 export type Session = z.infer<typeof Session>;
 
-/** Leads a record from the form of one version to that of the next. It adds and renames; what it does not know it leaves. */
-export type Migration = (record: Readonly<Record<string, unknown>>) => Record<string, unknown>;
-
 /** A collection of records. */
 interface Collection {
   readonly schema: z.ZodType<{ id: string }>;
@@ -61,8 +60,8 @@ const none: readonly Migration[] = [];
 /** The collections of records; a record is known by its collection and id. */
 export const COLLECTIONS = {
   calendars: { schema: Calendar, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
-  entries: { schema: Entry, migrations: none, chunks: 64, isBackedUp: true, isContent: true },
-  bin: { schema: BinItem, migrations: none, chunks: 8, isBackedUp: true, isContent: true },
+  entries: { schema: Entry, migrations: [priorityAsField], chunks: 64, isBackedUp: true, isContent: true },
+  bin: { schema: BinItem, migrations: [priorityAsFieldInBin], chunks: 8, isBackedUp: true, isContent: true },
   categories: { schema: Category, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   ownNotes: { schema: OwnNote, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   settings: { schema: Settings, migrations: none, chunks: 1, isBackedUp: true, isContent: false },

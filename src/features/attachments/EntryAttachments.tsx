@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
 import { fieldsSeenAt } from '@/core/change/entryChanges';
-import type { EventFields } from '@/core/change/eventFields';
 import type { Target } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { CalendarEvent, EventFields } from '@/core/model/entry';
 import { failureText, useCommands } from '@/features/workspace';
 import { useOpenStore, useSnapshot } from '@/store';
 import { AttachmentList } from './AttachmentList';

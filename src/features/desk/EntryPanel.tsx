@@ -2,6 +2,7 @@ import { type ReactNode, Suspense } from 'react';
 import { Linking, Pressable, StyleSheet, View } from 'react-native';
 import { daysBy } from '@/core/change/moveEntry';
 import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
+import { FORM_FIELDS, isChoice, rowOf } from '@/core/fields/eventFields';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { isOpenable } from '@/core/model/link';
@@ -20,6 +21,7 @@ import { StickyActions } from '@/ui/primitives/StickyActions';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { recurrenceText } from '@/ui/recurrenceText';
+import { choiceWord } from '@/ui/choiceWords';
 import { words } from '@/ui/words';
 import { entryMore } from './laterPanels';
 
@@ -50,14 +52,7 @@ export function EntryPanel({
       <View style={styles.calendar}>
         <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
         <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
-          {[
-            calendar?.name,
-            words.entry.availability[event.availability],
-            event.classification === 'public' ? '' : words.entry.classification[event.classification],
-            event.status === 'confirmed' ? '' : words.entry.status[event.status],
-          ]
-            .filter(Boolean)
-            .join(' · ')}
+          {[calendar?.name, ...chosenWords(event)].filter(Boolean).join(' · ')}
         </AppText>
       </View>
       <TitleText>{event.title || words.entry.noTitle}</TitleText>
@@ -83,12 +78,12 @@ export function EntryPanel({
         </Line>
       ) : null}
       {event.location ? (
-        <Line icon="map-marker-outline" label={words.editor.place}>
+        <Line icon="map-marker-outline" label={words.fields.location}>
           <AppText>{event.location}</AppText>
         </Line>
       ) : null}
       {event.url ? (
-        <Line icon="link-variant" label={words.editor.link}>
+        <Line icon="link-variant" label={words.fields.url}>
           {isOpenable(event.url) ? (
             <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
               <AppText style={styles.link}>{event.url}</AppText>
@@ -110,7 +105,7 @@ export function EntryPanel({
         </Line>
       ) : null}
       {event.categories.length > 0 ? (
-        <Line icon="tag-outline" label={words.editor.categories}>
+        <Line icon="tag-outline" label={words.fields.categories}>
           <AppText>{event.categories.join(', ')}</AppText>
         </Line>
       ) : null}
@@ -138,6 +133,15 @@ export function EntryPanel({
     </View>
   );
 }
+
+/** What the entry says by choices: how it counts, and what differs from what is usual. */
+const chosenWords = (event: CalendarEvent): string[] =>
+  FORM_FIELDS.filter(isChoice).flatMap((name) => {
+    const { form, initial } = rowOf(name);
+    if (name !== 'availability' && event[name] === initial) return [];
+    const word = choiceWord(name, form!.typed(event[name]) as string);
+    return [form!.isNamed ? `${words.fields[name]}: ${word}` : word];
+  });
 
 function When({ event, zone }: { event: CalendarEvent; zone: string }) {
   const allDay = event.start.kind === 'date';

@@ -1,7 +1,7 @@
+import type { EventFields } from '@/core/model/entry';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inCalendar } from '@/core/change/calendarDefaults';
-import type { EventFields } from '@/core/change/eventFields';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { useCommands, workspace } from '@/features/workspace';

@@ -1,4 +1,4 @@
-import { type ReactElement, Suspense } from 'react';
+import { Fragment, type ReactElement, Suspense } from 'react';
 import {
   type Control,
   Controller,
@@ -7,12 +7,13 @@ import {
   type FieldPath,
   type UseFormSetValue,
 } from 'react-hook-form';
-import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
+import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
 import type { PickedFiles } from '@/features/exchange';
 import { useWritableCalendars } from '@/store';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { TextField } from '@/ui/primitives/TextField';
+import { choiceWord } from '@/ui/choiceWords';
 import { words } from '@/ui/words';
 import type { EventForm } from './formModel';
 import { editorExtras } from './lazyExtras';
@@ -61,17 +62,11 @@ export function EditorFields({
       render={({ field, fieldState }) => render(field, fieldState.error)}
     />
   );
-  const text = (name: 'location' | 'url' | 'categories' | 'notes', label: string, more: object = {}) =>
-    of(name, (field, error) => (
-      <TextField
-        label={label}
-        value={field.value}
-        onChangeText={field.onChange}
-        onBlur={field.onBlur}
-        error={error?.message}
-        {...more}
-      />
-    ));
+  const fieldOf = (name: FormFieldName) => (
+    <Fragment key={name}>{of(name, (field, error) => fieldControl(name, field, error?.message))}</Fragment>
+  );
+  // What is of the look and the files of an entry stands before what is written longest.
+  const isLast = (name: FormFieldName): boolean => name === 'url' || name === 'notes';
   return (
     <>
       {of('title', (field, error) => (
@@ -100,32 +95,7 @@ export function EditorFields({
       {of('reminders', (field) => (
         <RemindersField value={field.value} onChange={field.onChange} />
       ))}
-      {text('location', words.editor.place)}
-      {of('availability', (field) => (
-        <ChoiceRow
-          label={words.editor.availability}
-          choices={AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] }))}
-          value={field.value}
-          onChange={field.onChange}
-        />
-      ))}
-      {of('classification', (field) => (
-        <ChoiceRow
-          label={words.editor.visibility}
-          choices={CLASSIFICATIONS.map((value) => ({ value, label: words.entry.classification[value] }))}
-          value={field.value}
-          onChange={field.onChange}
-        />
-      ))}
-      {of('status', (field) => (
-        <ChoiceRow
-          label={words.editor.status}
-          choices={STATUSES.map((value) => ({ value, label: words.entry.status[value] }))}
-          value={field.value}
-          onChange={field.onChange}
-        />
-      ))}
-      {text('categories', words.editor.categories, { hint: words.editor.categoriesHint })}
+      {FORM_FIELDS.filter((name) => !isLast(name)).map(fieldOf)}
       <Suspense fallback={null}>
         <editorExtras.Later
           colour={form.colour}
@@ -141,8 +111,37 @@ export function EditorFields({
           }
         />
       </Suspense>
-      {text('url', words.editor.link, { inputMode: 'url' })}
-      {text('notes', words.editor.notes, { multiline: true })}
+      {FORM_FIELDS.filter(isLast).map(fieldOf)}
     </>
+  );
+}
+
+/** The control of a field of the table, as its row says. */
+function fieldControl(
+  name: FormFieldName,
+  field: Pick<ControllerRenderProps, 'onChange' | 'onBlur'> & { value: unknown },
+  error: string | undefined,
+): ReactElement {
+  const { kind, choices } = rowOf(name).form!;
+  if (isChoice(name))
+    return (
+      <ChoiceRow
+        label={words.fields[name]}
+        choices={(choices as string[]).map((value) => ({ value, label: choiceWord(name, value) }))}
+        value={field.value as string}
+        onChange={field.onChange}
+      />
+    );
+  return (
+    <TextField
+      label={words.fields[name]}
+      value={field.value as string}
+      onChangeText={field.onChange}
+      onBlur={field.onBlur}
+      error={error}
+      hint={kind === 'names' ? words.editor.categoriesHint : undefined}
+      inputMode={kind === 'link' ? 'url' : undefined}
+      multiline={kind === 'notes'}
+    />
   );
 }

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
+import { categoriesOf } from '@/core/fields/categoryNames';
 import { blankFields } from '@/core/change/eventFields';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import {
-  categoriesOf,
   endAfterStart,
   EventForm,
   fieldsOfForm,

@@ -1,17 +1,11 @@
+import { FORM_FIELDS, type FormFieldName, rowOf, type TypedOf } from '@/core/fields/eventFields';
+import type { FormCodec } from '@/core/fields/field';
 import { z } from 'zod';
-import type { EventFields } from '@/core/change/eventFields';
 import { sameValue } from '@/core/change/seriesLike';
 import { settleTimes } from '@/core/change/settleTimes';
 import { Attachment } from '@/core/model/attachment';
 import { Colour } from '@/core/model/colour';
-import {
-  AVAILABILITIES,
-  CLASSIFICATIONS,
-  LONGEST_TITLE,
-  Recurrence,
-  Reminder,
-  STATUSES,
-} from '@/core/model/entry';
+import { LONGEST_TITLE, Recurrence, Reminder, type EventFields } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import {
   choiceOfRule,
@@ -37,6 +31,22 @@ const date = z.string().refine((text) => /^\d{4}-\d{2}-\d{2}$/.test(text) && isR
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, problems.time);
 const zone = z.string().refine((name) => name === FLOATING || isKnownZone(name), problems.zone);
 
+/** How a field of the table stands in the form. */
+const formOf = (name: FormFieldName): FormCodec<unknown, unknown> => rowOf(name).form!;
+
+type TypedFields = { [Name in FormFieldName]: TypedOf<Name> };
+
+/** What may stand in the form for the fields of the table. */
+const fieldSchemas = Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).schema])) as {
+  [Name in FormFieldName]: z.ZodType<TypedOf<Name>, TypedOf<Name>>;
+};
+
+/** The fields of the table as the form holds them, and as what is typed says them. */
+const typedFields = (fields: EventFields): TypedFields =>
+  Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).typed(fields[name])])) as TypedFields;
+const saidFields = (typed: TypedFields, before: EventFields): Partial<EventFields> =>
+  Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).said(typed[name], before[name])]));
+
 /** The editor's form: every field of an event as a person writes it. */
 export const EventForm = z
   .object({
@@ -49,19 +59,17 @@ export const EventForm = z
     endTime: time,
     zone,
     endZone: zone,
-    availability: z.enum(AVAILABILITIES),
-    classification: z.enum(CLASSIFICATIONS),
-    status: z.enum(STATUSES),
-    location: z.string(),
-    url: z.string().refine((text) => text === '' || /^https?:\/\/\S+$/.test(text), problems.link),
-    categories: z.string(),
-    notes: z.string(),
     reminders: z.array(Reminder),
     recurrence: Recurrence.optional(),
     colour: Colour.optional(),
     attachments: z.array(Attachment),
   })
+  .extend(fieldSchemas)
   .superRefine((form, check) => {
+    for (const name of FORM_FIELDS) {
+      const problem = formOf(name).problem?.(form[name]);
+      if (problem) check.addIssue({ code: 'custom', path: [name], message: problems[problem] });
+    }
     const times = timesOf(form);
     // What can't be read yet is said at its own field.
     if (!times) return;
@@ -80,28 +88,23 @@ export const EventForm = z
 export type EventForm = z.infer<typeof EventForm>;
 
 /** A form as it may stand while it is typed: every field holds whatever a person got to. */
-export const TypedForm = z.object({
-  title: z.string(),
-  calendarId: z.string(),
-  allDay: z.boolean(),
-  startDate: z.string(),
-  startTime: z.string(),
-  endDate: z.string(),
-  endTime: z.string(),
-  zone: z.string(),
-  endZone: z.string(),
-  availability: z.enum(AVAILABILITIES),
-  classification: z.enum(CLASSIFICATIONS),
-  status: z.enum(STATUSES),
-  location: z.string(),
-  url: z.string(),
-  categories: z.string(),
-  notes: z.string(),
-  reminders: z.array(Reminder),
-  recurrence: Recurrence.optional(),
-  colour: Colour.optional(),
-  attachments: z.array(Attachment),
-});
+export const TypedForm = z
+  .object({
+    title: z.string(),
+    calendarId: z.string(),
+    allDay: z.boolean(),
+    startDate: z.string(),
+    startTime: z.string(),
+    endDate: z.string(),
+    endTime: z.string(),
+    zone: z.string(),
+    endZone: z.string(),
+    reminders: z.array(Reminder),
+    recurrence: Recurrence.optional(),
+    colour: Colour.optional(),
+    attachments: z.array(Attachment),
+  })
+  .extend(fieldSchemas);
 
 /** A form as it was left while it was typed; undefined if it is none. */
 export const typedForm = (typed: unknown): EventForm | undefined => TypedForm.safeParse(typed).data;
@@ -162,13 +165,7 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     endTime: allDay ? '10:00' : clockOf(end),
     zone: zoneOfTime(fields.start),
     endZone: zoneOfTime(fields.end),
-    availability: fields.availability,
-    classification: fields.classification,
-    status: fields.status,
-    location: fields.location,
-    url: fields.url,
-    categories: fields.categories.join(', '),
-    notes: fields.notes,
+    ...typedFields(fields),
     reminders: [...fields.reminders],
     recurrence: fields.recurrence,
     colour: fields.colour,
@@ -190,35 +187,13 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     ...settleTimes(times, form.zone === FLOATING ? 'UTC' : form.zone),
     title: form.title.trim(),
     calendarId: form.calendarId,
-    availability: form.availability,
-    classification: form.classification,
-    status: form.status,
-    location: form.location.trim(),
-    url: form.url.trim(),
-    categories: categoriesOf(form.categories, before.categories),
-    notes: form.notes,
+    ...saidFields(form, before),
     reminders: form.reminders,
     recurrence: form.recurrence,
     colour: form.colour,
     attachments: form.attachments.length > 0 ? form.attachments : undefined,
     timedMinutes: becomesDays && minutes > 0 ? minutes : form.allDay ? before.timedMinutes : undefined,
   };
-}
-
-/** Names with commas between them; a name that has one itself, and was there before, stays one. */
-export function categoriesOf(text: string, before: readonly string[]): string[] {
-  const names: string[] = [];
-  let rest = text.trim();
-  const withCommas = before.filter((name) => name.includes(','));
-  while (rest !== '') {
-    const known = withCommas.find(
-      (name) => rest === name || rest.startsWith(`${name},`) || rest.startsWith(`${name} ,`),
-    );
-    const name = known ?? rest.split(',', 1)[0]!;
-    names.push(name.trim());
-    rest = rest.slice(name.length).replace(/^\s*,?\s*/, '');
-  }
-  return [...new Set(names.filter(Boolean))];
 }
 
 /** The end that keeps the length when the start of a form moves. */

@@ -1,7 +1,8 @@
+import type { EventFields } from '@/core/model/entry';
 import { memo, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View } from 'react-native';
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
-import { blankFields, type EventFields } from '@/core/change/eventFields';
+import { blankFields } from '@/core/change/eventFields';
 import type { EntryLineDraft, parseEntryLine, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { NamedZone } from '@/core/entryline/zoneSaid';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';

@@ -1,7 +1,7 @@
+import type { EventFields } from '@/core/model/entry';
 import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
-import type { EventFields } from '@/core/change/eventFields';
 import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';

@@ -1,8 +1,9 @@
+import type { EventFields } from '@/core/model/entry';
 import { useMemo } from 'react';
 import { moveToCalendar, shiftByDays } from '@/core/change/batchChanges';
 import { binEntries, binLater } from '@/core/change/binEntries';
 import { changeEntry, changesRule, createEntry, fieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
-import { type ChangeResult, type EventFields, isRefused } from '@/core/change/eventFields';
+import { type ChangeResult, isRefused } from '@/core/change/eventFields';
 import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
 import { againOn, copyToCalendar, duplicateEntry } from '@/core/change/copyEntries';
 import { copyEntry, type Move, moveEntries, moveEntry } from '@/core/change/moveEntry';

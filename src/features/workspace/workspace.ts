@@ -1,6 +1,6 @@
+import type { EventFields } from '@/core/model/entry';
 import { create } from 'zustand';
 import { DESK_BESIDE } from '@/ui/theme/tokens';
-import type { EventFields } from '@/core/change/eventFields';
 import type { Scope, Target } from '@/core/change/target';
 
 /** An entry being written: a new one, or a change of the target. */

@@ -116,6 +116,7 @@ export const exchangeWords = {
       availability: 'Availability',
       visibility: 'Visibility',
       status: 'Status',
+      importance: 'Importance',
       link: 'Link',
       repeats: 'Repeats (rule)',
       leftOut: 'Left-out dates',

@@ -1,11 +1,7 @@
 import { uidOf } from '../../change/versions';
-import {
-  AVAILABILITIES,
-  type CalendarEvent,
-  CLASSIFICATIONS,
-  LONGEST_TITLE,
-  STATUSES,
-} from '../../model/entry';
+import { listOf } from '../../fields/categoryNames';
+import { FIELD_NAMES, type FieldName, initialFields, rowOf } from '../../fields/eventFields';
+import { type CalendarEvent, type EventFields, LONGEST_TITLE } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { parseRule } from '../../recurrence/rule';
 import { localString, MINUTE, parseLocal } from '../../time/civil';
@@ -161,24 +157,19 @@ function readTimes(cell: Cell, options: CsvOptions, report: Report): { start: Ev
   return { start, end: end ?? afterLength };
 }
 
-function oneOf<Value extends string>(
-  values: readonly Value[],
-  text: string,
-  aliases: Record<string, Value>,
-  report: Report,
-): Value | undefined {
-  if (text === '') return undefined;
-  const plain = text.toLowerCase();
-  const value = values.find((each) => each === plain) ?? aliases[plain];
-  if (value === undefined) report('unknown-value', text);
-  return value;
+/** The fields that the columns of a row say. */
+function readFields(cell: Cell, report: Report): Partial<EventFields> {
+  const fields: Partial<Record<FieldName, unknown>> = {};
+  for (const name of FIELD_NAMES) {
+    const { column } = rowOf(name);
+    const text = column ? cell(column.id as CsvField) : '';
+    if (!column || text === '') continue;
+    const value = column.read(text);
+    if (value === undefined) report('unknown-value', text);
+    else fields[name] = value;
+  }
+  return fields as Partial<EventFields>;
 }
-
-const listOf = (text: string): string[] =>
-  text
-    .split(/[;,]/)
-    .map((part) => part.trim())
-    .filter(Boolean);
 
 function timesOf(text: string, start: EventTime, report: Report): EventTime[] {
   return listOf(text).flatMap((part): EventTime[] => {
@@ -215,38 +206,21 @@ function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent
   const recurrenceId = timesOf(cell('occurrence'), start, report)[0];
   const repeats = rules.length + dates.length > 0 && !recurrenceId;
   const id = options.newId();
+  const { title = '', ...fields } = readFields(cell, report);
   return {
+    ...initialFields(),
+    ...fields,
+    title: title.slice(0, LONGEST_TITLE),
     kind: 'event',
     id,
     uid: cell('uid') || uidOf(id),
     calendarId: '-',
-    title: cell('title').slice(0, LONGEST_TITLE),
     start,
     end,
     ...(repeats
       ? { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } }
       : {}),
     ...(recurrenceId ? { recurrenceId } : {}),
-    availability:
-      oneOf(
-        AVAILABILITIES,
-        cell('availability'),
-        { yes: 'busy', no: 'free', opaque: 'busy', transparent: 'free' },
-        report,
-      ) ?? 'busy',
-    classification:
-      oneOf(
-        CLASSIFICATIONS,
-        cell('visibility'),
-        { open: 'public', yes: 'private', true: 'private', no: 'public', false: 'public' },
-        report,
-      ) ?? 'public',
-    status: oneOf(STATUSES, cell('status'), { canceled: 'cancelled' }, report) ?? 'confirmed',
-    categories: [...new Set(listOf(cell('categories')))],
-    notes: cell('notes'),
-    url: cell('link'),
-    location: cell('place'),
-    reminders: [],
     sequence: 0,
     created: options.now,
     modified: options.now,

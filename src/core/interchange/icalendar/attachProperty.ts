@@ -1,6 +1,6 @@
 import type { Attachment } from '../../model/attachment';
 import type { CalendarEvent } from '../../model/entry';
-import type { JCalProperty } from './readContext';
+import type { JCalProperty } from '../../model/jcal';
 
 /** Names of the parameter that holds a file's name: of RFC 8607, and as it was written before. */
 const FILE_NAME = ['filename', 'x-filename'] as const;

@@ -1,8 +1,9 @@
 import type { Preserved } from '../../model/preserved';
 import type { Colour } from '../../model/colour';
-import { COLOUR_PROPERTY, readColour } from './colourProperty';
+import { COLOUR_PROPERTY, readColour } from '../../fields/colourProperty';
 import type { ComponentLines } from './fileText';
-import type { JCalComponent, JCalProperty, ReadContext } from './readContext';
+import type { JCalComponent, JCalProperty } from '../../model/jcal';
+import type { ReadContext } from './readContext';
 import { asJCal, readProperties, zonesNamed } from './readLines';
 
 /** Written anew in every file. */

@@ -1,6 +1,8 @@
-import { uidOf } from '../../change/versions';
 import ICAL from 'ical.js';
-import { type CalendarEvent, LONGEST_TITLE, Reminder } from '../../model/entry';
+import { uidOf } from '../../change/versions';
+import { FIELD_NAMES, type FieldName, initialFields, rowOf } from '../../fields/eventFields';
+import type { PropertySource } from '../../fields/field';
+import { type CalendarEvent, type EventFields, Reminder } from '../../model/entry';
 import type { Preserved } from '../../model/preserved';
 import type { EventTime } from '../../model/eventTime';
 import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
@@ -8,17 +10,24 @@ import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
 import { LAST_WALL } from '../../recurrence/expandRule';
 import { wallToInstant } from '../../time/zones';
 import type { ComponentLines } from './fileText';
-import { COLOUR_PROPERTY, readColour } from './colourProperty';
 import type { ReadContext, ReadLine } from './readContext';
 import { asJCal, readProperties } from './readLines';
 import { readRecurrence } from './readRecurrence';
 import { SKIP_PROPERTY } from './skipDaysOffProperty';
 
-/** Extends a property of our own to the values that TRANSP can't say. */
-export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+/** What a VEVENT says of fields by properties of theirs. */
+const CODECS = FIELD_NAMES.flatMap((name) => {
+  const { property } = rowOf(name);
+  return property ? [{ name, ...property }] : [];
+});
 
 /** Properties that may stand several times and are read whole. */
-const REPEATED = new Set(['rrule', 'rdate', 'exdate', 'categories']);
+const REPEATED = new Set([
+  'rrule',
+  'rdate',
+  'exdate',
+  ...CODECS.flatMap(({ isRepeated, names }) => (isRepeated ? [names[0]!] : [])),
+]);
 
 const KNOWN = new Set([
   'uid',
@@ -30,21 +39,11 @@ const KNOWN = new Set([
   'rdate',
   'exdate',
   'recurrence-id',
-  'summary',
-  'description',
-  'location',
-  'url',
-  'categories',
-  'class',
-  'status',
-  'transp',
   'sequence',
   'created',
   'last-modified',
-  'color',
-  COLOUR_PROPERTY,
-  AVAILABILITY_PROPERTY,
   SKIP_PROPERTY,
+  ...CODECS.flatMap(({ names }) => names),
 ]);
 
 const LOCAL = /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d:[0-5]\dZ?$/;
@@ -154,14 +153,18 @@ function readAlarms(
   return { reminders, kept };
 }
 
-const AVAILABILITY = { BUSY: 'busy', TENTATIVE: 'tentative', FREE: 'free', AWAY: 'away' } as const;
-const CLASSIFICATION = { PUBLIC: 'public', PRIVATE: 'private', CONFIDENTIAL: 'confidential' } as const;
-const STATUS = { CONFIRMED: 'confirmed', TENTATIVE: 'tentative', CANCELLED: 'cancelled' } as const;
-
-const oneOf = <Values extends Record<string, string>>(
-  values: Values,
-  text: string,
-): Values[keyof Values] | undefined => values[text.toUpperCase() as keyof Values];
+/** The fields that properties say, and which properties say what the model can't. */
+function readFields(source: PropertySource): { fields: Partial<EventFields>; unsaid: ReadonlySet<string> } {
+  const fields: Partial<Record<FieldName, unknown>> = {};
+  const unsaid = new Set<string>();
+  for (const { name, names, read, unsayable } of CODECS) {
+    const value = read(source) ?? rowOf(name).initial;
+    if (value !== undefined) fields[name] = value;
+    const text = source.text(names[0]!);
+    if (text !== '' && unsayable?.is(text) && unsayable.standsFor(text, value)) unsaid.add(names[0]!);
+  }
+  return { fields: fields as Partial<EventFields>, unsaid };
+}
 
 /** Parameters that the model holds with the value. */
 const READ_PARAMETERS = new Set(['tzid', 'value', 'range']);
@@ -221,17 +224,11 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   );
   const further = recurrence.dates.length + (recurrence.periods?.length ?? 0);
   const recurs = !recurrenceId && recurrence.rules.length + further > 0;
-  const status = oneOf(STATUS, text('status')) ?? 'confirmed';
-  const title = text('summary').slice(0, LONGEST_TITLE);
-  const { reminders, kept } = readAlarms(component, title, context);
-  const colour = readColour(lines.map(({ property }) => property));
-  const classification = oneOf(CLASSIFICATION, text('class'));
-  const unsaid = new Set([
-    ...(text('class') !== '' && classification === undefined ? ['class'] : []),
-    ...(text('status') !== '' && oneOf(STATUS, text('status')) === undefined ? ['status'] : []),
-    ...(text('summary') === title ? [] : ['summary']),
-    ...(colour === undefined ? ['color'] : []),
-  ]);
+  const { fields, unsaid } = readFields({
+    text,
+    all: (name) => named(name).map(({ property }) => property),
+  });
+  const { reminders, kept } = readAlarms(component, fields.title ?? '', context);
   const preserved: Preserved = {
     properties: [
       ...lines
@@ -250,34 +247,21 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   };
   const id = context.newId();
   return {
+    ...initialFields(),
+    ...fields,
     kind: 'event',
     id,
     uid: text('uid') || uidOf(id),
     calendarId: '-',
-    title,
     start,
     end,
     ...(recurs ? { recurrence } : {}),
     ...(recurrenceId ? { recurrenceId } : {}),
     ...(recurrenceId && range === 'THISANDFUTURE' ? { recurrenceRange: 'this-and-future' } : {}),
-    availability:
-      oneOf(AVAILABILITY, text(AVAILABILITY_PROPERTY)) ??
-      (text('transp').toUpperCase() === 'TRANSPARENT'
-        ? 'free'
-        : status === 'tentative'
-          ? 'tentative'
-          : 'busy'),
-    classification: classification ?? (text('class') ? 'private' : 'public'),
-    status,
-    categories: named('categories').flatMap(({ property }) => property.slice(3).map(String).filter(Boolean)),
-    notes: text('description'),
-    url: text('url'),
-    location: text('location'),
     reminders,
     sequence: Math.max(0, Math.trunc(Number(text('sequence')) || 0)),
     created: instant('created') ?? context.now,
     modified: instant('last-modified') ?? instant('dtstamp') ?? context.now,
-    ...(colour === undefined ? {} : { colour }),
     ...(preserved.properties.length + preserved.components.length > 0 || preserved.parameters
       ? { preserved }
       : {}),

@@ -2,7 +2,8 @@ import ICAL from 'ical.js';
 import { parseRule, RecurrenceRuleError } from '../../recurrence/rule';
 import { DESIGN } from './design';
 import type { ComponentLines } from './fileText';
-import type { JCalComponent, JCalProperty, ReadContext, ReadLine } from './readContext';
+import type { JCalComponent, JCalProperty } from '../../model/jcal';
+import type { ReadContext, ReadLine } from './readContext';
 
 /** A property's name (RFC 5545 3.1); BEGIN and END bound components and are none. */
 const NAMED = /^(?!(BEGIN|END)[;:])[A-Z0-9-]+[;:]/i;

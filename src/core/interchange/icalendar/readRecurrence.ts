@@ -3,7 +3,8 @@ import type { EventTime } from '../../model/eventTime';
 import { problemsOfRule } from '../../recurrence/ruleProblems';
 import { readRules } from '../../recurrence/series';
 import { wallOf } from '../../time/eventTime';
-import type { JCalProperty, ReadContext, ReadLine } from './readContext';
+import type { JCalProperty } from '../../model/jcal';
+import type { ReadContext, ReadLine } from './readContext';
 import { isOfDaysOff, readSkip, SKIP_PROPERTY } from './skipDaysOffProperty';
 
 /** What the lines of a component say of how it repeats. */

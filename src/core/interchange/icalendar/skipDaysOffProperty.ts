@@ -3,7 +3,7 @@ import { Series } from '../../recurrence/series';
 import type { DayOffLookup } from '../../recurrence/skipDaysOff';
 import { DAY } from '../../time/civil';
 import { atWall } from '../../time/eventTime';
-import type { JCalProperty } from './readContext';
+import type { JCalProperty } from '../../model/jcal';
 
 /** Our property that says that a series skips days off: OMIT, NEXT or PREVIOUS, with the calendar that marks them. */
 export const SKIP_PROPERTY = 'x-orderly-week-skip-days-off';

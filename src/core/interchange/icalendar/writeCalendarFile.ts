@@ -1,12 +1,7 @@
 import ICAL from 'ical.js';
 import type { Calendar } from '../../model/calendar';
-import {
-  type CalendarEvent,
-  CLASSIFICATIONS,
-  LONGEST_TITLE,
-  type Reminder,
-  STATUSES,
-} from '../../model/entry';
+import { FIELD_NAMES, rowOf } from '../../fields/eventFields';
+import type { CalendarEvent, Reminder } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import type { Preserved } from '../../model/preserved';
 import { formatRule, parseRule } from '../../recurrence/rule';
@@ -14,10 +9,10 @@ import { readRules, Series } from '../../recurrence/series';
 import { DAY, dayNumber, localString, parseLocal } from '../../time/civil';
 import { atInstant, instantOf } from '../../time/eventTime';
 import { isKnownZone } from '../../time/zones';
-import { colourProperties } from './colourProperty';
+import { colourProperties } from '../../fields/colourProperty';
 import { DESIGN } from './design';
-import type { JCalComponent, JCalProperty } from './readContext';
-import { AVAILABILITY_PROPERTY, endOfDate, PLAIN_REMINDER } from './readEvent';
+import type { JCalComponent, JCalProperty } from '../../model/jcal';
+import { endOfDate, PLAIN_REMINDER } from './readEvent';
 import { zonesNamed } from './readLines';
 import { type DaysOffSource, skipProperties } from './skipDaysOffProperty';
 import { writeTimezone, type ZoneSpan } from './writeTimezone';
@@ -69,22 +64,18 @@ function withParameters(
   });
 }
 
-/** Whether a property was kept because the model can't say its value. */
-function isBeyondModel([name, , , value]: JCalProperty): boolean {
-  const text = String(value);
-  if (name === 'summary') return text.length > LONGEST_TITLE;
-  if (name === 'class') return !isOneOf(CLASSIFICATIONS, text);
-  return name === 'color' || (name === 'status' && !isOneOf(STATUSES, text));
+/** The codec of the field that a kept property was read for, if the model can't say its value. */
+function beyondModel([name, , , value]: JCalProperty) {
+  const field = FIELD_NAMES.find((each) => rowOf(each).property?.names[0] === name);
+  const unsayable = field && rowOf(field).property?.unsayable;
+  return unsayable?.is(String(value)) ? { field, unsayable } : undefined;
 }
 
-/** Whether such a property still stands for what the model holds: the entry was not changed since. */
-function standsIn([name, , , value]: JCalProperty, event: CalendarEvent): boolean {
-  if (name === 'summary') return String(value).startsWith(event.title);
-  if (name === 'class') return event.classification === 'private';
-  return name === 'color' ? event.colour === undefined : event.status === 'confirmed';
+/** Whether a kept property is written: one that the model can't say as long as it stands for what the entry says. */
+function isStillSaid(property: JCalProperty, event: CalendarEvent): boolean {
+  const beyond = beyondModel(property);
+  return !beyond || beyond.unsayable.standsFor(String(property[3]), event[beyond.field!]);
 }
-
-const isOneOf = (values: readonly string[], text: string): boolean => values.includes(text.toLowerCase());
 
 const line = (property: JCalProperty): string => ICAL.stringify.property(property, DESIGN, false);
 
@@ -138,11 +129,10 @@ function historyProperties(event: CalendarEvent, hidden: HiddenHistory | undefin
 
 /** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
 function eventLines(event: CalendarEvent, context: WriteContext): string[] {
-  const text = (name: string, value: string): JCalProperty[] => (value ? [[name, {}, 'text', value]] : []);
-  const preserved = ((event.preserved?.properties ?? []) as JCalProperty[]).filter(
-    (property) => !isBeyondModel(property) || standsIn(property, event),
+  const preserved = ((event.preserved?.properties ?? []) as JCalProperty[]).filter((property) =>
+    isStillSaid(property, event),
   );
-  const standing = new Set(preserved.filter(isBeyondModel).map(([name]) => name));
+  const standing = new Set(preserved.filter((property) => beyondModel(property)).map(([name]) => name));
   const own: JCalProperty[] = [
     ['uid', {}, 'text', event.uid],
     ...historyProperties(event, context.withoutHistory),
@@ -153,21 +143,8 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
     ...(event.recurrence?.periods ?? []).map(periodProperty),
     ...(event.recurrence?.exceptionDates ?? []).map((time) => timeProperty('exdate', time)),
     ...skipProperties(event, context.overridesOf(event), context.daysOff, timeProperty),
-    ...text('summary', event.title),
-    ...text('description', event.notes),
-    ...text('location', event.location),
-    ...(event.url ? [['url', {}, 'uri', event.url] satisfies JCalProperty] : []),
-    ...(event.categories.length > 0
-      ? [['categories', {}, 'text', ...event.categories] satisfies JCalProperty]
-      : []),
-    ...(event.classification === 'public' ? [] : text('class', event.classification.toUpperCase())),
-    ...text('status', event.status.toUpperCase()),
-    ...text('transp', event.availability === 'free' ? 'TRANSPARENT' : 'OPAQUE'),
-    ...(event.availability === 'tentative' || event.availability === 'away' || event.status === 'tentative'
-      ? text(AVAILABILITY_PROPERTY, event.availability.toUpperCase())
-      : []),
+    ...FIELD_NAMES.flatMap((name) => rowOf(name).property?.write(event[name], event) ?? []),
     ['sequence', {}, 'integer', event.sequence],
-    ...colourProperties(event.colour),
   ];
   const properties = [
     ...withParameters(

@@ -1,3 +1,4 @@
+import { FIELD_NAMES, rowOf } from '../../fields/eventFields';
 import type { PublishedLevel } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/entry';
 
@@ -13,24 +14,27 @@ export interface PublishedCopy {
 /** A UID may say where an entry came from: what is not open gets another, its exceptions the same. */
 const coverUid = (id: string): string => `${id}@published.orderly-week`;
 
-const bare = (event: CalendarEvent): CalendarEvent => {
-  const { preserved: _, attachments: __, colour: ___, timedMinutes: ____, ...rest } = event;
-  return { ...rest, notes: '', url: '', location: '', categories: [], reminders: [] };
-};
+/** The depths, each with those that show less. */
+const DEPTHS = ['busy', 'titles', 'everything'] as const satisfies readonly PublishedLevel[];
 
-function atLevel(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
-  if (level === 'titles') return bare(event);
-  if (level === 'busy')
-    return {
-      ...bare(event),
-      title: TAKEN_TITLES[event.availability],
-      classification: 'public',
-      status: 'confirmed',
-      sequence: 0,
-    };
-  const { attachments: _, ...rest } = event;
-  return { ...rest, reminders: [] };
+/** An event with what others see of it from a depth on; the other fields are as in one that says nothing. */
+function seenAt(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
+  const seen: Record<string, unknown> = { ...event };
+  for (const name of FIELD_NAMES) {
+    const { published, initial } = rowOf(name);
+    const isSeen = published !== 'never' && DEPTHS.indexOf(published) <= DEPTHS.indexOf(level);
+    if (isSeen || initial === 'required') continue;
+    if (initial === undefined) delete seen[name];
+    else seen[name] = initial;
+  }
+  if (level !== 'everything') delete seen.preserved;
+  return seen as CalendarEvent;
 }
+
+const atLevel = (event: CalendarEvent, level: PublishedLevel): CalendarEvent =>
+  level === 'busy'
+    ? { ...seenAt(event, level), title: TAKEN_TITLES[event.availability], sequence: 0 }
+    : seenAt(event, level);
 
 /**
  * What others see of a calendar's entries at a level. Private and confidential ones are only taken time at any level, and

@@ -1,4 +1,4 @@
-import type { EventFields } from '@/core/change/eventFields';
+import type { EventFields } from '@/core/model/entry';
 import { type Target, targetKey } from '@/core/change/target';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY } from '@/core/time/civil';

@@ -86,14 +86,14 @@ export function DateField({
           if (day !== undefined) onCommit?.(value);
         }}
         selectTextOnFocus
-        error={error ?? (isUnread ? words.fields.noDate(fieldDayText(about)) : undefined)}
-        right={pickButton('calendar-blank-outline', words.fields.pickDay(frame.label), open)}
+        error={error ?? (isUnread ? words.dates.noDate(fieldDayText(about)) : undefined)}
+        right={pickButton('calendar-blank-outline', words.dates.pickDay(frame.label), open)}
         testID={testID}
       />
       {anchor ? (
         <Popover
           anchor={anchor}
-          label={words.fields.pickDay(frame.label)}
+          label={words.dates.pickDay(frame.label)}
           role="dialog"
           width={PICKER_WIDTH}
           onClose={close}

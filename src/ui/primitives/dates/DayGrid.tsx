@@ -89,9 +89,9 @@ export function DayGrid({
       labels={{
         labelDayButton: (date) => fullDayText(dayOf(date)),
         labelGrid: (month) => monthText(dayOf(month)),
-        labelNext: () => words.fields.nextMonth,
-        labelPrevious: () => words.fields.previousMonth,
-        labelNav: () => words.fields.months,
+        labelNext: () => words.dates.nextMonth,
+        labelPrevious: () => words.dates.previousMonth,
+        labelNav: () => words.dates.months,
         labelWeekday: (date) => weekdayText(dayOf(date), 'long'),
       }}
     />

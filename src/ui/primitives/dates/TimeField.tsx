@@ -79,14 +79,14 @@ export function TimeField({
         onFocus={typing.onFocus}
         onBlur={typing.onBlur}
         selectTextOnFocus
-        error={error ?? (isUnread ? words.fields.noTime(timeText(9.5 * 60 * MINUTE)) : undefined)}
-        right={pickButton('clock-outline', words.fields.pickTime(frame.label), open)}
+        error={error ?? (isUnread ? words.dates.noTime(timeText(9.5 * 60 * MINUTE)) : undefined)}
+        right={pickButton('clock-outline', words.dates.pickTime(frame.label), open)}
         testID={testID}
       />
       {anchor ? (
         <Popover
           anchor={anchor}
-          label={words.fields.pickTime(frame.label)}
+          label={words.dates.pickTime(frame.label)}
           role="listbox"
           width={LIST_WIDTH}
           onClose={close}

@@ -12,6 +12,17 @@ const spanText = (minutes: number): string =>
 
 /** The words of entries and series: the entry line, the desk and the editor. */
 export const entriesWords = {
+  /** What the fields of an entry are called, each that stands in the form by itself. */
+  fields: {
+    location: 'Place',
+    notes: 'Notes',
+    categories: 'Categories',
+    availability: 'Counts as',
+    classification: 'Visible to others',
+    status: 'Status',
+    priority: 'Importance',
+    url: 'Link',
+  },
   entry: {
     noTitle: 'No title',
     away: 'away',
@@ -29,6 +40,7 @@ export const entriesWords = {
     availability: { busy: 'busy', tentative: 'tentative', free: 'free', away: 'away' },
     classification: { public: 'open', private: 'private', confidential: 'confidential' },
     status: { confirmed: 'confirmed', tentative: 'tentative', cancelled: 'cancelled' },
+    priority: { high: 'high', medium: 'medium', low: 'low', none: 'not said' },
     calendarNamed: (name: string) => `${name} calendar`,
     selected: 'selected',
     keys: 'Enter opens it, X selects it, Alt and the arrow keys move it',
@@ -179,14 +191,7 @@ export const entriesWords = {
     floating: 'No zone (the same clock time everywhere)',
     homeZone: (city: string) => `${city} (home)`,
     localTime: (text: string, city: string) => `That is ${text} in ${city}.`,
-    availability: 'Counts as',
-    visibility: 'Visible to others',
-    status: 'Status',
-    place: 'Place',
-    link: 'Link',
-    categories: 'Categories',
     categoriesHint: 'Separate them with commas.',
-    notes: 'Notes',
     details: 'Details',
     when: 'When',
     made: (text: string) => `Made ${text}`,

@@ -57,7 +57,7 @@ export const en = {
       help: 'This list',
     },
   },
-  fields: {
+  dates: {
     noDate: (example: string) => `This is no date yet. Write it like ${example}.`,
     noTime: (example: string) => `This is no time yet. Write it like ${example}.`,
     pickDay: (field: string) => `${field}: pick a day`,

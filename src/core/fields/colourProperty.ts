@@ -1,6 +1,6 @@
 import Color from 'color';
-import { Colour, type Hue, HUES } from '../../model/colour';
-import type { JCalProperty } from './readContext';
+import { Colour, type Hue, HUES } from '../model/colour';
+import type { JCalProperty } from '../model/jcal';
 
 /** Our property that says a colour exactly, where COLOR knows only the names of CSS. */
 export const COLOUR_PROPERTY = 'x-orderly-week-colour';

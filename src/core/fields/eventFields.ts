@@ -1,0 +1,316 @@
+import { z } from 'zod';
+import {
+  AVAILABILITIES,
+  type Availability,
+  type Classification,
+  CLASSIFICATIONS,
+  type EventFields,
+  LONGEST_TITLE,
+  type Status,
+  STATUSES,
+} from '../model/entry';
+import { categoriesOf, listOf } from './categoryNames';
+import {
+  choiceColumn,
+  choiceForm,
+  oneOf,
+  textColumn,
+  textForm,
+  textProperties,
+  textProperty,
+} from './codecs';
+import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
+import type { Field, RowFor } from './field';
+import { importanceForm, priorityProperty, readPriority } from './importance';
+
+/** Extends TRANSP by a property of our own, to the values that it can't say. */
+export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+
+/** What has a part of its own wherever it is read, written and shown. */
+const apart = { property: undefined, column: undefined, form: undefined } as const;
+const PAGE = /^https?:\/\/\S+$/;
+
+/** A row with the types of its own codecs. */
+const field = <Value, Typed = never, const Id extends string = never>(row: Field<Value, Typed, Id>) => row;
+
+/**
+ * The fields of an event, each with all that is to be said of it, in the order of the form. A field that is added to the
+ * model has to be added here; everything else follows from its row.
+ */
+export const EVENT_FIELDS = {
+  title: field({
+    ...apart,
+    initial: '',
+    scope: 'shared',
+    published: 'titles',
+    batch: true,
+    property: {
+      ...textProperty('summary'),
+      read: ({ text }) => text('summary').slice(0, LONGEST_TITLE),
+      unsayable: {
+        is: (text) => text.length > LONGEST_TITLE,
+        standsFor: (text, value) => text.startsWith(value),
+      },
+    },
+    column: textColumn(
+      'title',
+      'Title',
+      /^(title|name|summary|subject|event|entry|what|appointment|titel|betreff|bezeichnung|termin|titre|objet|sujet|intitulé|título|titulo|asunto|nombre)$/,
+    ),
+  }),
+  calendarId: field<string>({
+    ...apart,
+    initial: 'required',
+    scope: 'shared',
+    published: 'busy',
+    batch: true,
+  }),
+  start: field<EventFields['start']>({
+    ...apart,
+    initial: 'required',
+    scope: 'own',
+    published: 'busy',
+    batch: true,
+  }),
+  end: field<EventFields['end']>({
+    ...apart,
+    initial: 'required',
+    scope: 'own',
+    published: 'busy',
+    batch: true,
+  }),
+  timedMinutes: field<number | undefined>({
+    ...apart,
+    initial: undefined,
+    scope: 'own',
+    published: 'everything',
+    batch: false,
+  }),
+  recurrence: field<EventFields['recurrence']>({
+    ...apart,
+    initial: undefined,
+    scope: 'own',
+    published: 'busy',
+    batch: true,
+  }),
+  reminders: field<EventFields['reminders']>({
+    ...apart,
+    initial: [],
+    scope: 'shared',
+    published: 'never',
+    batch: true,
+  }),
+  location: field({
+    initial: '',
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: textProperty('location'),
+    column: textColumn(
+      'place',
+      'Place',
+      /^(place|location|where|room|venue|ort|raum|lieu|salle|endroit|lugar|ubicación|sala)$/,
+    ),
+    form: textForm('text'),
+  }),
+  notes: field({
+    initial: '',
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: textProperty('description'),
+    column: textColumn(
+      'notes',
+      'Notes',
+      /^(notes?|description|details|comments?|text|body|notizen?|beschreibung|bemerkung(en)?|remarques?|commentaires?|notas?|descripción|comentarios?)$/,
+    ),
+    form: textForm('notes'),
+  }),
+  categories: field({
+    initial: [] as string[],
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: {
+      names: ['categories'],
+      isRepeated: true,
+      read: ({ all }) =>
+        all('categories').flatMap((property) => property.slice(3).map(String).filter(Boolean)),
+      write: (value) => (value.length > 0 ? [['categories', {}, 'text', ...value]] : []),
+    },
+    column: {
+      id: 'categories',
+      header: 'Categories',
+      names: /^(categor(y|ies)|labels?|tags?|kind|type|kategorien?|catégories?|categorías?)$/,
+      read: (text) => [...new Set(listOf(text))],
+      write: (value) => value.join('; '),
+    },
+    form: {
+      kind: 'names',
+      schema: z.string(),
+      typed: (value) => value.join(', '),
+      said: categoriesOf,
+    },
+  }),
+  availability: field<Availability, Availability, 'availability'>({
+    initial: 'busy',
+    scope: 'shared',
+    published: 'busy',
+    batch: true,
+    property: {
+      names: ['transp', AVAILABILITY_PROPERTY],
+      read: ({ text }) =>
+        oneOf(AVAILABILITIES, text(AVAILABILITY_PROPERTY)) ??
+        (text('transp').toUpperCase() === 'TRANSPARENT'
+          ? 'free'
+          : text('status').toUpperCase() === 'TENTATIVE'
+            ? 'tentative'
+            : undefined),
+      write: (value, { status }) => [
+        ...textProperties('transp', value === 'free' ? 'TRANSPARENT' : 'OPAQUE'),
+        ...(value === 'tentative' || value === 'away' || status === 'tentative'
+          ? textProperties(AVAILABILITY_PROPERTY, value.toUpperCase())
+          : []),
+      ],
+    },
+    column: choiceColumn(
+      'availability',
+      'Availability',
+      /^(availability|busy|free|transp|verfügbarkeit|disponibilité|disponibilidad)$/,
+      AVAILABILITIES,
+      { yes: 'busy', no: 'free', opaque: 'busy', transparent: 'free' },
+    ),
+    form: choiceForm(AVAILABILITIES),
+  }),
+  classification: field<Classification, Classification, 'visibility'>({
+    initial: 'public',
+    scope: 'shared',
+    published: 'titles',
+    batch: true,
+    property: {
+      names: ['class'],
+      // What is not known is not meant for everybody (RFC 5545 3.8.1.3).
+      read: ({ text }) => oneOf(CLASSIFICATIONS, text('class')) ?? (text('class') ? 'private' : undefined),
+      write: (value) => (value === 'public' ? [] : textProperties('class', value.toUpperCase())),
+      unsayable: {
+        is: (text) => oneOf(CLASSIFICATIONS, text) === undefined,
+        standsFor: (_, value) => value === 'private',
+      },
+    },
+    column: choiceColumn(
+      'visibility',
+      'Visibility',
+      /^(visibility|class|classification|private|privacy|privat|privé|privado)$/,
+      CLASSIFICATIONS,
+      { open: 'public', yes: 'private', true: 'private', no: 'public', false: 'public' },
+      { public: 'open' },
+    ),
+    form: choiceForm(CLASSIFICATIONS),
+  }),
+  status: field<Status, Status, 'status'>({
+    initial: 'confirmed',
+    scope: 'shared',
+    published: 'titles',
+    batch: true,
+    property: {
+      names: ['status'],
+      read: ({ text }) => oneOf(STATUSES, text('status')),
+      write: (value) => textProperties('status', value.toUpperCase()),
+      unsayable: {
+        is: (text) => oneOf(STATUSES, text) === undefined,
+        standsFor: (_, value) => value === 'confirmed',
+      },
+    },
+    column: choiceColumn('status', 'Status', /^(status|state|statut|état|estado)$/, STATUSES, {
+      canceled: 'cancelled',
+    }),
+    form: choiceForm(STATUSES),
+  }),
+  priority: field({
+    initial: undefined as number | undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: priorityProperty,
+    column: {
+      id: 'importance',
+      header: 'Importance',
+      names: /^(importance|important|priority|prio|wichtigkeit|priorität|priorité|prioridad)$/,
+      read: (text) => ({ high: 1, medium: 5, low: 9 })[text.toLowerCase()] ?? readPriority(text),
+      write: (value) => (value === undefined ? '' : String(value)),
+    },
+    form: importanceForm,
+  }),
+  colour: field<EventFields['colour']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: {
+      names: ['color', COLOUR_PROPERTY],
+      read: ({ all }) => readColour([...all('color'), ...all(COLOUR_PROPERTY)]),
+      write: colourProperties,
+      unsayable: {
+        is: (text) => readColour([['color', {}, 'text', text]]) === undefined,
+        standsFor: (_, value) => value === undefined,
+      },
+    },
+  }),
+  attachments: field<EventFields['attachments']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'never',
+    batch: false,
+  }),
+  url: field({
+    initial: '',
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: textProperty('url', 'uri'),
+    column: textColumn('link', 'Link', /^(link|url|web|address|website|lien|enlace)$/),
+    form: textForm('link', (typed) => (typed === '' || PAGE.test(typed) ? undefined : 'link')),
+  }),
+} as const satisfies { readonly [Name in keyof EventFields]-?: RowFor<EventFields[Name]> };
+
+type Table = typeof EVENT_FIELDS;
+type TypedIn<Row> = Row extends { form: infer Form } ? Typed<NonNullable<Form>> : never;
+type Typed<Form> = Form extends { typed: (value: never) => infer What } ? What : never;
+export type FieldName = keyof Table;
+export const FIELD_NAMES = Object.keys(EVENT_FIELDS) as FieldName[];
+
+/** The rows as what holds for all of them. */
+const rows = EVENT_FIELDS as unknown as Readonly<Record<FieldName, Field<unknown, unknown>>>;
+export const rowOf = (name: FieldName): Field<unknown, unknown> => rows[name];
+
+/** The fields that stand in the form as they are, each by one control. */
+export type FormFieldName = {
+  [Name in FieldName]: [TypedIn<Table[Name]>] extends [never] ? never : Name;
+}[FieldName];
+export const FORM_FIELDS = FIELD_NAMES.filter((name): name is FormFieldName => rows[name].form !== undefined);
+/** What stands in the form for a field. */
+export type TypedOf<Name extends FormFieldName> = TypedIn<Table[Name]>;
+
+/** The fields of the form that are chosen among a few values. */
+export type ChoiceFieldName = {
+  [Name in FormFieldName]: string extends TypedOf<Name> ? never : Name;
+}[FormFieldName];
+export const isChoice = (name: FormFieldName): name is ChoiceFieldName => rows[name].form?.kind === 'choice';
+
+/** The column that holds a field in a table, by its id. */
+export type FieldColumnId = {
+  [Name in FieldName]: NonNullable<Table[Name]['column']>['id'];
+}[FieldName];
+
+/** The fields that an edit for more than one occurrence sets for all. */
+export const SHARED_FIELDS = FIELD_NAMES.filter((name) => rows[name].scope === 'shared');
+
+/** All fields as they begin, but for those that every event is made with. */
+export const initialFields = (): Omit<EventFields, 'calendarId' | 'start' | 'end'> =>
+  Object.fromEntries(
+    FIELD_NAMES.filter((name) => rows[name].initial !== 'required' && rows[name].initial !== undefined).map(
+      (name) => [name, rows[name].initial],
+    ),
+  ) as unknown as Omit<EventFields, 'calendarId' | 'start' | 'end'>;

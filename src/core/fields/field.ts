@@ -1,0 +1,84 @@
+import type { z } from 'zod';
+import type { CalendarEvent } from '../model/entry';
+import type { JCalProperty } from '../model/jcal';
+
+/** What of a VEVENT a field reads itself from. */
+export interface PropertySource {
+  /** The text of the first property of a name, or ''. */
+  readonly text: (name: string) => string;
+  /** All properties of a name. */
+  readonly all: (name: string) => readonly JCalProperty[];
+}
+
+/** How a field stands in a VEVENT. */
+export interface PropertyCodec<Value> {
+  /** The properties that say it, in small letters. */
+  readonly names: readonly string[];
+  /** Whether the first of them may stand several times. */
+  readonly isRepeated?: boolean;
+  /** Undefined where nothing is said, or nothing that the model can say. */
+  readonly read: (source: PropertySource) => Value | undefined;
+  readonly write: (value: Value, event: CalendarEvent) => JCalProperty[];
+  /** A text that the model can't say: it is kept as it was read, and written for as long as it stands for the value. */
+  readonly unsayable?: {
+    readonly is: (text: string) => boolean;
+    readonly standsFor: (text: string, value: Value) => boolean;
+  };
+}
+
+/** How a field stands in a table. */
+export interface ColumnCodec<Value, Id extends string = string> {
+  /** By which a column is told to hold it. */
+  readonly id: Id;
+  /** What its column is called in a table that is written. */
+  readonly header: string;
+  /** What such columns are called elsewhere, without spaces and signs. */
+  readonly names: RegExp;
+  /** Undefined for a text that says no value. */
+  readonly read: (text: string) => Value | undefined;
+  readonly write: (value: Value) => string;
+}
+
+/** How a field stands in the form of an entry: what is typed or chosen there, and what that says. */
+export interface FormCodec<Value, Typed> {
+  readonly kind: 'text' | 'notes' | 'link' | 'names' | 'choice';
+  /** Of a choice, all that can be chosen. */
+  readonly choices?: readonly Typed[];
+  /** Whether a value says nothing without the name of its field: a level alone would not say of what. */
+  readonly isNamed?: boolean;
+  /** What may stand in the form while it is written. */
+  readonly schema: z.ZodType<Typed, Typed>;
+  /** What is wrong with it, if it can't be kept so. */
+  readonly problem?: (typed: Typed) => 'link' | undefined;
+  readonly typed: (value: Value) => Typed;
+  /** @param before the value that the form began with */
+  readonly said: (typed: Typed, before: Value) => Value;
+}
+
+/** All that is to be said of a field of an event. */
+export interface Field<Value, Typed = unknown, Id extends string = string> {
+  /** How it begins; `required` for what every event is made with. */
+  readonly initial: Value | 'required';
+  /** `shared`: an edit for more than one occurrence sets it for all; `own`: it has rules of its own, or is of one alone. */
+  readonly scope: 'shared' | 'own';
+  /** From which depth of publishing on others see it. */
+  readonly published: 'busy' | 'titles' | 'everything' | 'never';
+  /** Whether it can be set of many entries at once. */
+  readonly batch: boolean;
+  /** Undefined: read and written with what it belongs to (times, repeats, reminders, files), or not at all. */
+  readonly property: PropertyCodec<Value> | undefined;
+  readonly column: ColumnCodec<Value, Id> | undefined;
+  /** Undefined: it has a part of the form of its own. */
+  readonly form: FormCodec<Value, Typed> | undefined;
+}
+
+/** What a row of the table has to be for a field of a type, whatever its form and column hold. */
+export type RowFor<Value> = Omit<Field<Value>, 'column' | 'form'> & {
+  readonly column: ColumnCodec<Value> | undefined;
+  readonly form:
+    | {
+        readonly typed: (value: Value) => unknown;
+        readonly said: (typed: never, before: Value) => Value;
+      }
+    | undefined;
+};
