@@ -1,17 +1,12 @@
 import { attached } from './attachments';
 import { dayAfter, type EntryMaker } from './entryMaker';
 
-/** Who is invited, with an answer each; `?` for none yet. Files hold people like this (ATTENDEE). */
+/** Who is invited, with an answer each; `?` for none yet. */
 const invited = (people: Readonly<Record<string, string>>) => ({
-  preserved: {
-    properties: Object.entries(people).map(([name, answer]) => [
-      'attendee',
-      { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
-      'cal-address',
-      `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
-    ]),
-    components: [],
-  },
+  attendees: Object.entries(people).map(([name, answer]) => ({
+    address: `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
+    parameters: { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
+  })),
 });
 const reminded = (minutesBefore: number) => ({ reminders: [{ minutesBefore }] });
 

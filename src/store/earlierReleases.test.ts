@@ -31,7 +31,10 @@ test('what was kept as a file gave it is a field now, in the bin too; what says 
   const glass = called('Order lantern glass');
   expect(glass.priority).toBe(2);
   expect(importanceOf(glass.priority)).toBe('high');
-  expect(glass.preserved?.properties.map(([name]) => name)).toEqual(['attendee']);
+  expect(glass.attendees).toEqual([
+    { address: 'mailto:marek@fennick.example', parameters: { cn: 'Marek Dunne', partstat: 'ACCEPTED' } },
+  ]);
+  expect(glass.preserved?.properties).toEqual([]);
   expect(called('Keeper rota call').priority).toBeUndefined();
   expect(called('Keeper rota call').preserved?.properties).toEqual([['priority', {}, 'integer', 0]]);
   expect([...state.bin.values()][0]!.entry.priority).toBe(9);

@@ -21,6 +21,17 @@ const full = event({
   classification: 'private',
   status: 'tentative',
   priority: 3,
+  organizer: { address: 'mailto:juna@fennick.example', parameters: { cn: 'Juna Marsh' } },
+  attendees: [
+    {
+      address: 'mailto:marek@fennick.example',
+      parameters: { cn: 'Marek Dunne', partstat: 'ACCEPTED', rsvp: 'TRUE', 'x-desk': '4' },
+    },
+    { address: 'mailto:oona@fennick.example', parameters: {} },
+  ],
+  conferences: [
+    { uri: 'https://meet.fennick.example/crane', parameters: { feature: 'AUDIO', label: 'By wire' } },
+  ],
   colour: 'rust',
   url: 'https://fennick.example/crane',
 });

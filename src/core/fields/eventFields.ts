@@ -22,6 +22,7 @@ import {
 import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
 import type { Field, RowFor } from './field';
 import { importanceForm, priorityProperty, readPriority } from './importance';
+import { attendeesProperty, conferencesProperty, organizerProperty } from './people';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
@@ -240,6 +241,30 @@ export const EVENT_FIELDS = {
       write: (value) => (value === undefined ? '' : String(value)),
     },
     form: importanceForm,
+  }),
+  organizer: field<EventFields['organizer']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: false,
+    property: organizerProperty,
+  }),
+  attendees: field<EventFields['attendees']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: true,
+    property: attendeesProperty,
+  }),
+  conferences: field<EventFields['conferences']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: false,
+    property: conferencesProperty,
   }),
   colour: field<EventFields['colour']>({
     ...apart,

@@ -16,6 +16,8 @@ export interface PropertyCodec<Value> {
   readonly names: readonly string[];
   /** Whether the first of them may stand several times. */
   readonly isRepeated?: boolean;
+  /** Whether it keeps all parameters with its value. */
+  readonly holdsParameters?: boolean;
   /** Undefined where nothing is said, or nothing that the model can say. */
   readonly read: (source: PropertySource) => Value | undefined;
   readonly write: (value: Value, event: CalendarEvent) => JCalProperty[];

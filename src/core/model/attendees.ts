@@ -1,6 +1,6 @@
 import type { CalendarEvent } from './entry';
 
-/** Somebody invited (ATTENDEE, RFC 5545 3.8.4.1), as a file gave it. */
+/** Somebody invited (ATTENDEE, RFC 5545 3.8.4.1), in words. */
 export interface Attendee {
   /** The common name, or the address without one. */
   readonly name: string;
@@ -25,17 +25,17 @@ const valueOf = (property: readonly unknown[]): string =>
   typeof property[3] === 'string' ? property[3] : '';
 
 /** Who is invited. Without a word of theirs nobody has answered (PARTSTAT, RFC 5545 3.2.12). */
-export function attendeesOf(event: EventProperties): Attendee[] {
-  return propertiesNamed(event, 'attendee').map((property) => {
-    const address = valueOf(property).replace(/^mailto:/i, '');
-    const status = parameter(property, 'partstat').toUpperCase();
+export const attendeesOf = ({ attendees = [] }: Pick<CalendarEvent, 'attendees'>): Attendee[] =>
+  attendees.map(({ address: uri, parameters }) => {
+    const said = (name: string): string => [parameters[name] ?? ''].flat().join(',');
+    const address = uri.replace(/^mailto:/i, '');
+    const status = said('partstat').toUpperCase();
     return {
-      name: parameter(property, 'cn') || address,
+      name: said('cn') || address,
       address,
       hasAnswered: status !== '' && status !== 'NEEDS-ACTION',
     };
   });
-}
 
 /** The names of what is attached (ATTACH, RFC 5545 3.8.1.1): given with it, or the end of its address. */
 export function attachmentNamesOf(event: EventProperties & Pick<CalendarEvent, 'attachments'>): string[] {
@@ -49,5 +49,8 @@ export function attachmentNamesOf(event: EventProperties & Pick<CalendarEvent, '
 }
 
 /** Whether it is held online: with a conference (RFC 7986 5.11), or a link or the word itself as its place. */
-export const isOnline = (event: EventProperties & Pick<CalendarEvent, 'location'>): boolean =>
-  propertiesNamed(event, 'conference').length > 0 || /\bonline\b|^https?:\/\//i.test(event.location);
+export const isOnline = ({
+  conferences,
+  location,
+}: Pick<CalendarEvent, 'conferences' | 'location'>): boolean =>
+  (conferences?.length ?? 0) > 0 || /\bonline\b|^https?:\/\//i.test(location);

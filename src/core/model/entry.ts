@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import './withoutCodeMaking';
 import { Attachment } from './attachment';
+import { CalendarUser, Conference } from './calendarUser';
 import { Colour } from './colour';
 import { EventTime } from './eventTime';
 import { Preserved } from './preserved';
@@ -81,6 +82,11 @@ export const CalendarEvent = z.object({
   /** Instants in milliseconds. */
   created: z.number(),
   modified: z.number(),
+  /** Who invites, and who is invited (RFC 5545 3.8.4.3 and 3.8.4.1). */
+  organizer: CalendarUser.optional(),
+  attendees: z.array(CalendarUser).optional(),
+  /** Where it is held from afar (RFC 7986 5.11). */
+  conferences: z.array(Conference).optional(),
   /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */
   priority: z.number().int().min(1).max(9).optional(),
   /** A colour of its own, in place of its category's or calendar's. */

@@ -1,28 +1,42 @@
-import { readPriority } from '../fields/importance';
+import { attendeesProperty, conferencesProperty, organizerProperty } from '../fields/people';
+import type { PropertyCodec } from '../fields/field';
+import { priorityProperty } from '../fields/importance';
+import type { JCalProperty } from './jcal';
 import type { Migration } from './migration';
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Version 2: PRIORITY is a field, where it was kept as a file gave it. One that says no number stays as it was. */
-export const priorityAsField: Migration = (record) => {
+/** What was kept as a file gave it, and is a field from version 2 on. */
+const NEW_FIELDS: Readonly<Record<string, Pick<PropertyCodec<unknown>, 'names' | 'isRepeated' | 'read'>>> = {
+  priority: priorityProperty,
+  organizer: organizerProperty,
+  attendees: attendeesProperty,
+  conferences: conferencesProperty,
+};
+
+/** Version 2: importance, people and conferences are fields. What says nothing that can be read stays as it was. */
+export const keptTextAsFields: Migration = (record) => {
   const { preserved } = record;
-  if (!isRecord(preserved) || !Array.isArray(preserved.properties) || record.priority !== undefined)
-    return { ...record };
-  const properties = preserved.properties as unknown[];
-  const kept = properties.find((property) => Array.isArray(property) && property[0] === 'priority') as
-    unknown[] | undefined;
-  const priority = kept && readPriority(String(kept[3]));
-  if (priority === undefined) return { ...record };
-  return {
-    ...record,
-    priority,
-    preserved: { ...preserved, properties: properties.filter((property) => property !== kept) },
-  };
+  if (!isRecord(preserved) || !Array.isArray(preserved.properties)) return { ...record };
+  let properties = preserved.properties as JCalProperty[];
+  const fields: Record<string, unknown> = {};
+  for (const [name, { names, isRepeated, read }] of Object.entries(NEW_FIELDS)) {
+    const kept = properties.filter((property) => property[0] === names[0]);
+    const value: unknown = read({
+      text: () => String(kept[0]?.[3] ?? ''),
+      all: () => kept,
+    });
+    if (value === undefined || record[name] !== undefined) continue;
+    fields[name] = value;
+    const taken = new Set(isRepeated ? kept : kept.slice(0, 1));
+    properties = properties.filter((property) => !taken.has(property));
+  }
+  return { ...record, ...fields, preserved: { ...preserved, properties } };
 };
 
 /** The same of an entry in the bin. */
-export const priorityAsFieldInBin: Migration = (record) => ({
+export const keptTextAsFieldsInBin: Migration = (record) => ({
   ...record,
-  ...(isRecord(record.entry) ? { entry: priorityAsField(record.entry) } : {}),
+  ...(isRecord(record.entry) ? { entry: keptTextAsFields(record.entry) } : {}),
 });

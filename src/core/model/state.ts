@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Calendar } from './calendar';
 import { Category } from './category';
 import { Entry } from './entry';
-import { priorityAsField, priorityAsFieldInBin } from './entryMigrations';
+import { keptTextAsFields, keptTextAsFieldsInBin } from './entryMigrations';
 import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
@@ -60,8 +60,8 @@ const none: readonly Migration[] = [];
 /** The collections of records; a record is known by its collection and id. */
 export const COLLECTIONS = {
   calendars: { schema: Calendar, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
-  entries: { schema: Entry, migrations: [priorityAsField], chunks: 64, isBackedUp: true, isContent: true },
-  bin: { schema: BinItem, migrations: [priorityAsFieldInBin], chunks: 8, isBackedUp: true, isContent: true },
+  entries: { schema: Entry, migrations: [keptTextAsFields], chunks: 64, isBackedUp: true, isContent: true },
+  bin: { schema: BinItem, migrations: [keptTextAsFieldsInBin], chunks: 8, isBackedUp: true, isContent: true },
   categories: { schema: Category, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   ownNotes: { schema: OwnNote, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   settings: { schema: Settings, migrations: none, chunks: 1, isBackedUp: true, isContent: false },

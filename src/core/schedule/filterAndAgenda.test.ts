@@ -12,12 +12,7 @@ import { daysOf } from './occurrence';
 
 const invited = (partstat: string, fields: Partial<CalendarEvent> = {}) =>
   event({
-    preserved: {
-      properties: [
-        ['attendee', { cn: 'Marek Dunne', partstat }, 'cal-address', 'mailto:marek@fennick.example'],
-      ],
-      components: [],
-    },
+    attendees: [{ address: 'mailto:marek@fennick.example', parameters: { cn: 'Marek Dunne', partstat } }],
     ...fields,
   });
 

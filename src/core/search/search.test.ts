@@ -29,7 +29,7 @@ const searching = (...events: CalendarEvent[]) => {
     (await find(text, field)).hits.map(({ occurrence }) => occurrence.entryId);
   return { index, search, find, ids };
 };
-const attendee = ['attendee', { cn: 'Salma Wray' }, 'cal-address', 'mailto:salma@fennick.example'];
+const attendees = [{ address: 'mailto:salma@fennick.example', parameters: { cn: 'Salma Wray' } }];
 const attachment = ['attach', { filename: 'grant figures.csv' }, 'uri', 'https://files.fennick.example/2'];
 
 const corpus = [
@@ -44,7 +44,8 @@ const corpus = [
     id: 'panel',
     title: 'Halifax panel',
     notes: 'Bring the lens figures',
-    preserved: { properties: [attendee, attachment], components: [] },
+    attendees,
+    preserved: { properties: [attachment], components: [] },
   }),
   event({
     id: 'cafe',

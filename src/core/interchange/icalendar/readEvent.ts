@@ -29,6 +29,11 @@ const REPEATED = new Set([
   ...CODECS.flatMap(({ isRepeated, names }) => (isRepeated ? [names[0]!] : [])),
 ]);
 
+/** Properties whose fields keep all parameters themselves. */
+const WITH_PARAMETERS = new Set(
+  CODECS.flatMap(({ holdsParameters, names }) => (holdsParameters ? names : [])),
+);
+
 const KNOWN = new Set([
   'uid',
   'dtstamp',
@@ -175,7 +180,7 @@ function parametersOf(lines: readonly ReadLine[]): Pick<Preserved, 'parameters'>
   for (const { property } of lines) {
     const [name, given] = property;
     if (!KNOWN.has(name) || (REPEATED.has(name) && name !== 'categories')) continue;
-    if (name === SKIP_PROPERTY || name in parameters) continue;
+    if (name === SKIP_PROPERTY || WITH_PARAMETERS.has(name) || name in parameters) continue;
     const further = Object.entries(given).filter(([parameter]) => !READ_PARAMETERS.has(parameter));
     if (further.length > 0) parameters[name] = Object.fromEntries(further);
   }
