@@ -1,5 +1,8 @@
 import { later } from '@/ui/later';
 
+/** The same entry on other days. */
+export const againSheet = later(() => import('./AgainSheet').then((module) => module.AgainSheet));
+
 /** What else there is to an entry on the desk. Its script comes after the panel's. */
 export const entryMore = later(() => import('./EntryMore').then((module) => module.EntryMore));
 

@@ -40,7 +40,7 @@ const namedZones = (settings: Settings): NamedZone[] => [
 ];
 
 const importGrammar = (): Promise<Parse> =>
-  import('@/core/entryline/parseEntryLine').then((module) => module.parseEntryLine);
+  import('@/core/entryline').then((module) => module.parseEntryLine);
 
 interface EntryLineProps {
   selectedDay: number;

@@ -25,6 +25,7 @@ import { PartBoundary } from '@/ui/PartBoundary';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
+import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { CalendarChips, preloadList } from './chips/CalendarChips';
 import { EntryLine, type EntryLineHandle } from './EntryLine';
@@ -32,6 +33,7 @@ import { FilterLine } from './filter/FilterLine';
 import { FoldedRows } from './FoldedRows';
 import { draftGhost } from './grid/draftGhost';
 import { LoadStrip } from './strip/LoadStrip';
+import { isTouch, openPlanMenu, subjectAt, usePlanMenu } from './menus/planMenu';
 import { PlanSheets } from './PlanSheets';
 import { PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
@@ -44,12 +46,13 @@ import { useStartPreset } from './presets/useStartPreset';
 import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
 
+const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
 const editor = later(() => import('@/features/editor').then((module) => module.Editor));
 const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
 const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
 export const preloadPanels = (): Promise<unknown> =>
   Promise.all([
-    ...[editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()),
+    ...[editor, search, seriesPage, planMenu].map(({ fetchAhead }) => fetchAhead()),
     preloadList(),
     import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
   ]);
@@ -85,6 +88,7 @@ function Plan() {
   const editing = useWorkspace((state) => state.editing);
   const seriesShown = useWorkspace((state) => state.seriesShown);
   const searching = useWorkspace((state) => state.searching);
+  const menuUsed = usePlanMenu((state) => state.isUsed);
   const line = useRef<EntryLineHandle>(null);
   const view = useRef<View>(null);
   const [lineDraft, setLineDraft] = useState<EventFields | null>(null);
@@ -219,7 +223,20 @@ function Plan() {
           today={today}
         />
         {isLow ? null : rowsAbove}
-        <View ref={view} testID="plan-view" style={[styles.view, isLow ? null : styles.viewRoomy]}>
+        <View
+          ref={view}
+          testID="plan-view"
+          {...webProps({
+            // What the grid has not answered itself: heads, days and gaps, cards of lists.
+            onContextMenu: (event) => {
+              const subject = event.defaultPrevented || isTouch(event) ? undefined : subjectAt(event.target);
+              if (!subject) return;
+              event.preventDefault();
+              openPlanMenu(subject, { x: event.clientX, y: event.clientY });
+            },
+          })}
+          style={[styles.view, isLow ? null : styles.viewRoomy]}
+        >
           <PartBoundary name={words.plan.view[address.view]} showing={`${address.view} ${address.day}`}>
             <PlanView
               address={address}
@@ -294,6 +311,11 @@ function Plan() {
         </PartBoundary>
       ) : null}
       <PlanSheets address={address} today={today} />
+      {menuUsed ? (
+        <Suspense fallback={null}>
+          <planMenu.Later address={address} commands={commands} actions={actions} />
+        </Suspense>
+      ) : null}
     </View>
   );
 }

@@ -13,7 +13,7 @@ const goTo = later(() => import('./goto/GoToSheet').then((module) => module.GoTo
 export const preloadSheets = (): Promise<unknown> =>
   Promise.all([
     ...[look, filter, presets, goTo, exportSheet].map(({ fetchAhead }) => fetchAhead()),
-    import('@/core/entryline/dayInWords'),
+    import('@/core/entryline'),
   ]);
 
 /** The sheet of Plan that is open, if one is. */

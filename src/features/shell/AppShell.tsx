@@ -53,7 +53,7 @@ function usePreload(): boolean {
         preloadPanels(),
         preloadViews(),
         preloadSheets(),
-        import('@/core/entryline/parseEntryLine'),
+        import('@/core/entryline'),
         preloadZonePicker(),
         preloadZoneSettings(),
         preloadDesk(),

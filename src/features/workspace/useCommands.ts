@@ -207,6 +207,15 @@ export function useCommands(viewZone?: string) {
         const draft = (scope: Scope) => changeEntry(state(), target, upon(), scope, context());
         return (await performAt(target, { about: 'change', scopes }, draft, following(target))) !== undefined;
       },
+      /** Sets some fields of an entry as it is now. */
+      async setFields(key: string, fields: Partial<EventFields>): Promise<boolean> {
+        const target = targetOfKey(key);
+        const draft = (scope: Scope) => {
+          const now = fieldsSeenAt(state(), target, context());
+          return now && changeEntry(state(), target, { ...now, ...fields }, scope, context());
+        };
+        return (await performAt(target, { about: 'change' }, draft, following(target))) !== undefined;
+      },
       /**
        * Moves or stretches an entry; with several selected and it among them, all of them by as much. Answers where it is
        * found then, by key; undefined if it was not moved.
@@ -229,6 +238,11 @@ export function useCommands(viewZone?: string) {
         });
         return patch !== undefined;
       },
+      /** Puts a copy of an entry, or of one occurrence, elsewhere. */
+      paste: (target: Target, move: Move): boolean =>
+        perform(copyEntry(state(), target, move, 'this', context()), ({ landed }) => {
+          if (landed !== undefined) workspace.select(landed);
+        }) !== undefined,
       async bin(keys: readonly string[]): Promise<boolean> {
         const targets = keys.map(targetOfKey);
         const [only] = targets;

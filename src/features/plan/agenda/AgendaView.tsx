@@ -15,6 +15,7 @@ import { useCardKeys } from '../grid/useCardKeys';
 import type { ViewProps } from '../viewProps';
 import { AgendaSection } from './AgendaSection';
 import { useAgendaBlocks } from './useAgendaBlocks';
+import { isTouch } from '../menus/planMenu';
 
 /** So near to an end of the list, in pixels, the next days are fetched. */
 const NEAR = 900;
@@ -179,7 +180,7 @@ export function AgendaView({
         onContextMenu={(event) => {
           // A held finger collects.
           const key = keyAt(event.target);
-          if (key === undefined) return;
+          if (key === undefined || !isTouch(event.nativeEvent)) return;
           event.preventDefault();
           actions.press(key, { add: true });
         }}

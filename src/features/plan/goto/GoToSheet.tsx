@@ -25,7 +25,7 @@ export function GoToSheet({ address, today }: PlanSheetProps) {
   const [read, setRead] = useState<{ with: DayReader } | null>(null);
   useEffect(() => {
     let isHere = true;
-    void import('@/core/entryline/dayInWords').then(({ dayInWords }) => {
+    void import('@/core/entryline').then(({ dayInWords }) => {
       if (isHere) setRead({ with: dayInWords });
     });
     return () => {

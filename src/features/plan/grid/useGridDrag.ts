@@ -1,11 +1,12 @@
 import { useDrag } from '@use-gesture/react';
 import { type RefObject, useEffect, useRef } from 'react';
-import { snapMinute } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import type { Move } from '@/core/change/moveEntry';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { useSettings } from '@/store';
+import { isTouch, openPlanMenu } from '../menus/planMenu';
+import { calendarOf, draftTimes, moveOf, moveTimes, type Pickup, type Point, startOfPress } from './drop';
 import { type Ghost, setGhost, useGhost } from './ghost';
 
 /** What acts for itself, or is no part of the grid (`data-inert`). */
@@ -50,28 +51,13 @@ interface Elements {
   scroller: RefObject<HTMLElement | null>;
 }
 
-export interface Point {
-  readonly day: number;
-  /** Minutes of the day on the wall clock; unrounded. */
-  readonly minute: number;
-  readonly overRibbons: boolean;
-  /** Whether the place says a day alone: an entry that is dropped there keeps its time. */
-  readonly dayOnly?: boolean;
-  /** The calendar whose column or lane it is. */
-  readonly calendarId?: string;
-}
+/** What was taken hold of in the grid: of a card, its occurrence. */
+type GridPickup = Pickup & { readonly occurrence: Occurrence | undefined };
 
-interface Held {
+interface Hand {
   readonly x: number;
   readonly y: number;
   readonly copy: boolean;
-}
-
-interface Pickup {
-  /** `none`: a control in the grid that acts for itself. */
-  readonly kind: 'move' | 'start' | 'end' | 'draft' | 'none';
-  readonly occurrence: Occurrence | undefined;
-  readonly at: Point;
 }
 
 /**
@@ -79,12 +65,12 @@ interface Pickup {
  * scrolls. Escape lets everything be as it was; Alt copies.
  */
 export function useGridDrag(elements: Elements, geometry: GridGeometry, actions: GridActions): void {
-  const pickup = useRef<Pickup | null>(null);
+  const pickup = useRef<GridPickup | null>(null);
   const cancelled = useRef(false);
   const scrolling = useRef(0);
   /** Where the hand is, and whether it copies. */
-  const held = useRef<Held | null>(null);
-  const follow = useRef<(at: Held) => void>(() => undefined);
+  const held = useRef<Hand | null>(null);
+  const follow = useRef<(at: Hand) => void>(() => undefined);
   const { defaultLengthMinutes } = useSettings();
   const lastHold = useRef(-Infinity);
   const dragged = useRef(false);
@@ -92,7 +78,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   /** When it was touched, on the events' clock: a page that is held up measures a hold all the same. */
   const downAt = useRef(0);
 
-  const pickUp = (touched: EventTarget | null, x: number, y: number): Pickup => {
+  const pickUp = (touched: EventTarget | null, x: number, y: number): GridPickup => {
     const target = touched instanceof Element ? touched : null;
     const isControl = !!target?.closest(CONTROLS);
     const card = target?.closest<HTMLElement>('[data-key]') ?? null;
@@ -165,7 +151,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
   };
 
   /** Shows where the entry would lie; nothing beside the view. */
-  const showAt = ({ x, y, copy }: Held): void => {
+  const showAt = ({ x, y, copy }: Hand): void => {
     held.current = { x, y, copy };
     setGhost(isInside(x, y) ? ghostOf(geometry.pointAt(x, y), copy) : null);
   };
@@ -199,6 +185,7 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
 
   // A press is a click: a quick tap never becomes a drag. The click that ends a drag is not meant.
   const press = useRef<(event: MouseEvent) => void>(() => undefined);
+  const menu = useRef<(event: MouseEvent) => void>(() => undefined);
   const hovered = useRef(geometry);
   useEffect(() => {
     hovered.current = geometry;
@@ -212,13 +199,31 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       if (occurrence) actions.press(occurrence.key, { add: event.ctrlKey || event.metaKey });
       else actions.pressEmpty(startOfPress(at, geometry.gridStep), at.overRibbons, at.calendarId);
     };
+    menu.current = (event) => {
+      const { clientX: x, clientY: y } = event;
+      // A slot that the keys have led to is a place like any other.
+      const onSlot = event.target instanceof Element && event.target.closest('[data-slot]');
+      const { kind, occurrence, at } = pickUp(onSlot ? elements.frame.current : event.target, x, y);
+      if (kind === 'none') return;
+      event.preventDefault();
+      const isDay = at.overRibbons || at.dayOnly;
+      openPlanMenu(
+        occurrence
+          ? { kind: 'entry', key: occurrence.key }
+          : isDay
+            ? { kind: 'day', day: at.day }
+            : { kind: 'slot', startWall: startOfPress(at, geometry.gridStep), calendarId: at.calendarId },
+        { x, y },
+      );
+    };
   });
   useEffect(() => {
     const frame = elements.frame.current;
     const onClick = (event: MouseEvent) => press.current(event);
     // A held finger selects; the browser's own menu would end the gesture.
-    const onMenu = (event: Event) => {
-      if (pickup.current) event.preventDefault();
+    const onMenu = (event: MouseEvent) => {
+      if (pickup.current || isTouch(event)) event.preventDefault();
+      else menu.current(event);
     };
     const onDown = (event: PointerEvent) => {
       isDown.current = true;
@@ -340,97 +345,4 @@ function edgeAt(
       : [box.width, at.x - box.left, box.right - at.x];
   if (length >= 22 && toEnd <= GRIP) return 'end';
   return length >= 30 && toStart <= GRIP ? 'start' : undefined;
-}
-
-/** A press means the half hour that it falls into, or the coarser step of the grid. */
-function startOfPress(point: Point, gridStep: number): number {
-  const step = Math.max(30, gridStep);
-  return point.day * DAY + Math.floor(point.minute / step) * step * MINUTE;
-}
-
-function draftTimes(
-  from: Point,
-  to: Point,
-  gridStep: number,
-): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
-  if (from.overRibbons || from.dayOnly)
-    return {
-      startWall: Math.min(from.day, to.day) * DAY,
-      endWall: (Math.max(from.day, to.day) + 1) * DAY,
-      allDay: true,
-    };
-  const floor = (minute: number) => Math.floor(minute / gridStep) * gridStep;
-  const a = from.day * DAY + floor(from.minute) * MINUTE;
-  const b = from.day * DAY + floor(to.minute) * MINUTE;
-  return { startWall: Math.min(a, b), endWall: Math.max(a, b) + gridStep * MINUTE, allDay: false };
-}
-
-/** The calendar that a drag leads to: of a moved card, that of the column or lane under it. */
-function calendarOf({ kind, occurrence, at }: Pickup, point: Point): string | undefined {
-  if (kind === 'move') return point.calendarId ?? occurrence?.calendarId;
-  return occurrence?.calendarId ?? at.calendarId;
-}
-
-function moveTimes(
-  picked: Pickup,
-  occurrence: Occurrence,
-  point: Point,
-  gridStep: number,
-  hours: number,
-): Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> {
-  const { startWall, endWall } = occurrence;
-  const length = endWall - startWall;
-  const snap = (wall: number) => {
-    const day = Math.floor(wall / DAY);
-    return day * DAY + snapMinute((wall - day * DAY) / MINUTE, gridStep) * MINUTE;
-  };
-  const at = point.day * DAY + point.minute * MINUTE;
-  if (occurrence.allDay && picked.kind === 'end')
-    return { startWall, endWall: Math.max(startWall + DAY, (point.day + 1) * DAY), allDay: true };
-  if (occurrence.allDay && picked.kind === 'start')
-    return { startWall: Math.min(endWall - DAY, point.day * DAY), endWall, allDay: true };
-  if (picked.kind === 'end')
-    return { startWall, endWall: Math.max(startWall + gridStep * MINUTE, snap(at)), allDay: false };
-  if (picked.kind === 'start')
-    return { startWall: Math.min(endWall - gridStep * MINUTE, snap(at)), endWall, allDay: false };
-  const fromRibbon = picked.at.overRibbons;
-  const days = (point.day - picked.at.day) * DAY;
-  if (picked.at.dayOnly)
-    return { startWall: startWall + days, endWall: endWall + days, allDay: occurrence.allDay };
-  // Where whole days lie among the hours, they stay whole.
-  if (occurrence.allDay && !fromRibbon) return { startWall, endWall, allDay: true };
-  if (point.overRibbons || (fromRibbon && !occurrence.allDay)) {
-    if (fromRibbon) return { startWall: startWall + days, endWall: endWall + days, allDay: true };
-    const whole = Math.max(1, Math.ceil(length / DAY)) * DAY;
-    return { startWall: point.day * DAY, endWall: point.day * DAY + whole, allDay: true };
-  }
-  if (fromRibbon) {
-    const start = snap(at);
-    return { startWall: start, endWall: start + hours, allDay: false };
-  }
-  const grabbed = picked.at.day * DAY + picked.at.minute * MINUTE - startWall;
-  const start = snap(at - grabbed);
-  return { startWall: start, endWall: start + length, allDay: false };
-}
-
-/** The change that makes an occurrence what its ghost shows, or undefined if it shows no change. */
-function moveOf(picked: Pickup, occurrence: Occurrence, ghost: Ghost): Move | undefined {
-  if (picked.kind === 'end' || picked.kind === 'start') {
-    const by =
-      picked.kind === 'end' ? ghost.endWall - occurrence.endWall : ghost.startWall - occurrence.startWall;
-    return by === 0 ? undefined : { kind: 'stretch', edge: picked.kind, by };
-  }
-  const wasRibbon = picked.at.overRibbons || occurrence.allDay;
-  const calendar = ghost.calendarId === occurrence.calendarId ? {} : { calendarId: ghost.calendarId };
-  if (ghost.allDay && !wasRibbon)
-    return { kind: 'to-days', day: Math.floor(ghost.startWall / DAY), ...calendar };
-  if (!ghost.allDay && wasRibbon)
-    return {
-      kind: 'to-hours',
-      wall: ghost.startWall,
-      length: ghost.endWall - ghost.startWall,
-      ...calendar,
-    };
-  const by = ghost.startWall - occurrence.startWall;
-  return by === 0 && !calendar.calendarId ? undefined : { kind: 'shift', by, ...calendar };
 }

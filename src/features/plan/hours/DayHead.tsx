@@ -83,7 +83,7 @@ export const DayHead = memo(function DayHead({
         aria-label={words.weeks.open(dayText(day))}
         tabIndex={index === 0 ? 0 : -1}
         onPress={() => onOpen(day)}
-        {...webProps({ dataSet: { head: String(index) } })}
+        {...webProps({ dataSet: { head: String(index), menuDay: String(day) } })}
         style={styles.press}
       >
         <View style={[styles.row, isStacked ? styles.tight : null]}>

@@ -1,6 +1,6 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
-import { firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
+import { dayAtX, firstWeekFor, spanInStrip, weeksIn } from '@/core/layout/loadStrip';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE, startOfWeek } from '@/core/time/civil';
 import { type DaysOptions, useLoads, useSettings } from '@/store';
@@ -10,6 +10,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, fontFamilies, fontSizes, sizes } from '@/ui/theme/tokens';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
+import { isTouch, openPlanMenu } from '../menus/planMenu';
 import { useStripGestures } from './useStripGestures';
 
 interface LoadStripProps {
@@ -91,6 +92,18 @@ export const LoadStrip = memo(function LoadStrip({
         'aria-valuetext': words.strip.week(dateText(week), weekLoadText(loads, week)),
       } as object)}
       {...webProps({
+        onContextMenu: (event) => {
+          if (isTouch(event)) return;
+          event.preventDefault();
+          // The Menu key means the week that is shown.
+          const isKey = 'pointerType' in event && event.pointerType === '';
+          const { left } = (event.currentTarget as HTMLElement).getBoundingClientRect();
+          const pressed = dayAtX(event.clientX - left, width, firstWeek, weeks);
+          openPlanMenu(
+            { kind: 'week', week: startOfWeek(isKey ? first : pressed, weekStart) },
+            { x: event.clientX, y: event.clientY },
+          );
+        },
         onKeyDown: (event) => {
           const by = step[event.key as keyof typeof step];
           if (by === undefined && event.key !== 'Home') return;

@@ -2,6 +2,25 @@ import { plural } from '../plural';
 
 /** The words of Plan and its views. */
 export const viewsWords = {
+  menus: {
+    slot: 'Free time',
+    day: 'Day',
+    week: 'Week',
+    back: 'Back',
+    draft: 'Write an entry here',
+    draftDay: 'Write an entry of the whole day',
+    paste: (title: string) => `Paste “${title}”`,
+    copied: (title: string) => `“${title}” is copied. Paste it on a free time or a day.`,
+    goToDay: 'Show this day',
+    printDay: 'Print this day',
+    goToWeek: 'Go to this week',
+    showWeek: 'Show this week whole',
+    printWeek: 'Print this week',
+    colour: 'Colour',
+    asCalendar: 'As its calendar',
+    moveTo: 'Move to calendar',
+    bin: 'Put in the bin',
+  },
   plan: {
     today: 'Today',
     back: 'Step back',
