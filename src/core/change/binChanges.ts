@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { CalendarEvent, Entry } from '../model/entry';
 import { type Calendar, isReadOnly } from '../model/calendar';
 import type { BinItem, State } from '../model/state';
 import { DAY } from '../time/civil';
@@ -15,9 +15,9 @@ export const BIN_DAYS = 30;
  */
 export const toBin = (
   state: State,
-  entry: CalendarEvent,
+  entry: Entry,
   context: ChangeContext,
-  stored: CalendarEvent = entry,
+  stored: Entry = entry,
 ): Change[] => [remove('entries', stored), put(state, 'bin', { id: entry.id, entry, deleted: context.now })];
 
 /** What the bin shows as one thing: an entry, with the changed occurrences that lie there beside their series. */

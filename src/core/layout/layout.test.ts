@@ -5,7 +5,7 @@ import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { type Extent, layoutColumns } from './columns';
 import { hoursHeight, layoutDay, minuteToY, snapMinute, yToMinute, type HoursScale } from './hours';
 import { layoutRibbons } from './ribbons';
-import { shownDays, stepRange } from './views';
+import { shownDays, stepRange } from './viewDescriptors';
 
 const extents = fc
   .array(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 25 })), { maxLength: 24 })

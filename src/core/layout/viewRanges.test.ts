@@ -4,7 +4,8 @@ import { parseDate, startOfWeek, weekdayOf } from '../time/civil';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { firstWeekFor } from './loadStrip';
 import { weeksOf } from './weekRows';
-import { addMonths, shownDays, stepRange, type ViewRange, weekNumber } from './views';
+import { shownDays, stepRange } from './viewDescriptors';
+import { addMonths, type ViewRange, weekNumber } from './views';
 
 const tuesday = parseDate('2027-03-09');
 const range = (fields: Partial<ViewRange>): ViewRange => ({

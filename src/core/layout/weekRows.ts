@@ -1,3 +1,4 @@
+import { type Appearance, paperOf } from './appearance';
 import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
 import { DAY, MINUTE } from '../time/civil';
 import { type Extent, layoutColumns, type Placement } from './columns';
@@ -10,7 +11,7 @@ export interface BarPiece {
   /** The colour that its entries have in place of their calendar's. */
   readonly colour?: string | undefined;
   /** Whether it is taken for sure, perhaps, or not at all. */
-  readonly paper: 'taken' | 'tentative' | 'free';
+  readonly paper: Appearance['paper'];
   readonly from: number;
   readonly to: number;
   readonly across: Placement;
@@ -56,13 +57,6 @@ export type OwnColour = (occurrence: Occurrence) => string | undefined;
 
 /** The least share of a bar that an entry is drawn with. */
 const LEAST_SHARE = 0.035;
-
-const paperOf = ({ availability, status }: Occurrence): BarPiece['paper'] =>
-  availability === 'free' || status === 'cancelled'
-    ? 'free'
-    : availability === 'tentative'
-      ? 'tentative'
-      : 'taken';
 
 /**
  * The bar of a day: what its timed entries take of its hours. Of one calendar, colour and paper, what touches is one

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from './entry';
+import type { CalendarEvent, EntryBase } from './entry';
 
 /** Somebody invited (ATTENDEE, RFC 5545 3.8.4.1), in words. */
 export interface Attendee {
@@ -8,9 +8,9 @@ export interface Attendee {
   readonly hasAnswered: boolean;
 }
 
-type EventProperties = Pick<CalendarEvent, 'preserved'>;
+type KeptProperties = Pick<EntryBase, 'preserved'>;
 
-const propertiesNamed = (event: EventProperties, name: string): unknown[][] =>
+const propertiesNamed = (event: KeptProperties, name: string): unknown[][] =>
   event.preserved?.properties.filter((property) => property[0] === name) ?? [];
 
 const parameter = (property: readonly unknown[], name: string): string => {
@@ -25,7 +25,7 @@ const valueOf = (property: readonly unknown[]): string =>
   typeof property[3] === 'string' ? property[3] : '';
 
 /** Who is invited. Without a word of theirs nobody has answered (PARTSTAT, RFC 5545 3.2.12). */
-export const attendeesOf = ({ attendees = [] }: Pick<CalendarEvent, 'attendees'>): Attendee[] =>
+export const attendeesOf = ({ attendees = [] }: Pick<EntryBase, 'attendees'>): Attendee[] =>
   attendees.map(({ address: uri, parameters }) => {
     const said = (name: string): string => [parameters[name] ?? ''].flat().join(',');
     const address = uri.replace(/^mailto:/i, '');
@@ -38,7 +38,7 @@ export const attendeesOf = ({ attendees = [] }: Pick<CalendarEvent, 'attendees'>
   });
 
 /** The names of what is attached (ATTACH, RFC 5545 3.8.1.1): given with it, or the end of its address. */
-export function attachmentNamesOf(event: EventProperties & Pick<CalendarEvent, 'attachments'>): string[] {
+export function attachmentNamesOf(event: KeptProperties & Pick<EntryBase, 'attachments'>): string[] {
   const linked = propertiesNamed(event, 'attach').map(
     (property) =>
       parameter(property, 'filename') ||

@@ -54,23 +54,12 @@ export const Reminder = z.object({
 });
 export type Reminder = z.infer<typeof Reminder>;
 
-/** An event: single, a series (with `recurrence`), or one changed occurrence of a series (with `seriesId`). */
-export const CalendarEvent = z.object({
-  kind: z.literal('event'),
+/** What every entry holds, whatever it is: what the bin, calendars, categories, files and feeds are about. */
+export const EntryBase = z.object({
   id: z.string().min(1),
   uid: z.string().min(1),
   calendarId: z.string().min(1),
   title: z.string().max(LONGEST_TITLE),
-  start: EventTime,
-  /** Exclusive, of the same kind as the start. */
-  end: EventTime,
-  recurrence: Recurrence.optional(),
-  /** The series that this event overrides one occurrence of, and which (its original start). */
-  seriesId: z.string().optional(),
-  recurrenceId: EventTime.optional(),
-  /** Whether the change holds for the later occurrences too (RANGE, RFC 5545 3.2.13). */
-  recurrenceRange: z.literal('this-and-future').optional(),
-  availability: Availability,
   classification: Classification,
   status: Status,
   categories: z.array(z.string().min(1)),
@@ -85,13 +74,31 @@ export const CalendarEvent = z.object({
   /** Who invites, and who is invited (RFC 5545 3.8.4.3 and 3.8.4.1). */
   organizer: CalendarUser.optional(),
   attendees: z.array(CalendarUser).optional(),
-  /** Where it is held from afar (RFC 7986 5.11). */
-  conferences: z.array(Conference).optional(),
   /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */
   priority: z.number().int().min(1).max(9).optional(),
   /** A colour of its own, in place of its category's or calendar's. */
   colour: Colour.optional(),
   attachments: z.array(Attachment).optional(),
+  /** What a file held beyond this model, written back on export. */
+  preserved: Preserved.optional(),
+});
+export type EntryBase = z.infer<typeof EntryBase>;
+
+/** An event: single, a series (with `recurrence`), or one changed occurrence of a series (with `seriesId`). */
+export const CalendarEvent = EntryBase.extend({
+  kind: z.literal('event'),
+  start: EventTime,
+  /** Exclusive, of the same kind as the start. */
+  end: EventTime,
+  recurrence: Recurrence.optional(),
+  /** The series that this event overrides one occurrence of, and which (its original start). */
+  seriesId: z.string().optional(),
+  recurrenceId: EventTime.optional(),
+  /** Whether the change holds for the later occurrences too (RANGE, RFC 5545 3.2.13). */
+  recurrenceRange: z.literal('this-and-future').optional(),
+  availability: Availability,
+  /** Where it is held from afar (RFC 7986 5.11). */
+  conferences: z.array(Conference).optional(),
   /** Of whole days that were hours before: how long it was, and will be again. */
   timedMinutes: z
     .number()
@@ -99,8 +106,6 @@ export const CalendarEvent = z.object({
     .min(1)
     .max(1440 * 366)
     .optional(),
-  /** What a file held beyond this model, written back on export. */
-  preserved: Preserved.optional(),
 });
 export type CalendarEvent = z.infer<typeof CalendarEvent>;
 
@@ -119,6 +124,6 @@ export type EventFields = Omit<
   | 'preserved'
 >;
 
-/** Anything kept. To-dos join the union when they are built. */
+/** Anything kept: a union that is told by `kind`. To-dos join it when they are built. */
 export const Entry = CalendarEvent;
 export type Entry = z.infer<typeof Entry>;

@@ -1,13 +1,14 @@
 import type { EventFields } from '@/core/model/entry';
 import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useShallow } from 'zustand/react/shallow';
 import { targetCalendar } from '@/core/change/calendarChanges';
+import { VIEW_DESCRIPTORS } from '@/core/layout/viewDescriptors';
 import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
-import { Desk } from '@/features/desk';
-import { DraftBar, useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import { DraftBar, sideOf, useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
 import {
   type DaysOptions,
@@ -35,6 +36,7 @@ import { draftGhost } from './grid/draftGhost';
 import { LoadStrip } from './strip/LoadStrip';
 import { isTouch, openPlanMenu, subjectAt, usePlanMenu } from './menus/planMenu';
 import { PlanSheets } from './PlanSheets';
+import { PlanSide, preloadSides } from './PlanSide';
 import { PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
 import { TroubleBanner } from './TroubleBanner';
@@ -47,15 +49,8 @@ import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
 
 const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
-const editor = later(() => import('@/features/editor').then((module) => module.Editor));
-const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
-const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
 export const preloadPanels = (): Promise<unknown> =>
-  Promise.all([
-    ...[editor, search, seriesPage, planMenu].map(({ fetchAhead }) => fetchAhead()),
-    preloadList(),
-    import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
-  ]);
+  Promise.all([preloadSides(), planMenu.fetchAhead(), preloadList()]);
 
 /** Goes somewhere, and folds the rows that a low window opens over the view. */
 const closesRows =
@@ -84,10 +79,8 @@ function Plan() {
   const today = Math.floor(useNowWall(zone) / DAY);
   const folded = useFolded();
   const selected = useWorkspace((state) => state.selected);
-  const deskOpen = useWorkspace((state) => state.deskOpen);
   const editing = useWorkspace((state) => state.editing);
-  const seriesShown = useWorkspace((state) => state.seriesShown);
-  const searching = useWorkspace((state) => state.searching);
+  const side = useWorkspace(useShallow(sideOf));
   const menuUsed = usePlanMenu((state) => state.isUsed);
   const line = useRef<EntryLineHandle>(null);
   const view = useRef<View>(null);
@@ -110,7 +103,7 @@ function Plan() {
     [hidden, filter, address.showCancelled, zone],
   );
   // The year asks for loads alone and the agenda for days itself: of their entries the selected day's are asked for here.
-  const asksItself = address.view === 'year' || address.view === 'agenda';
+  const { asksItself } = VIEW_DESCRIPTORS[address.view];
   const shown = { first: days[0]!, end: days.at(-1)! + 1 };
   const asked = asksItself ? { first: address.day, end: address.day + 1 } : shown;
   const leavesOut = hidden.length > 0 || !isFilterEmpty(filter);
@@ -152,16 +145,14 @@ function Plan() {
     [draftFields, editing?.target, calendars, zone],
   );
   const wide = width >= WIDE;
-  const showsDesk = deskOpen || editing?.panel === 'full' || seriesShown !== null || searching;
   const planWidth = !wide
     ? width
-    : width - sizes.rail - (showsDesk && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
+    : width - sizes.rail - (side.kind !== 'none' && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
   const chipsFolded = folded.includes('chips');
   const toolsInTitle = wide && !isLow && (chipsFolded || planWidth >= ALL_TOOLS);
   const isEmpty = answer && answer.occurrences.length === 0 && !draft && !asksItself;
   const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
   const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
-  const showsEditor = editing?.panel === 'full';
   const rowsAbove = (
     <>
       <ZoneBanner />
@@ -272,44 +263,7 @@ function Plan() {
         <DraftBar />
         {isLow ? null : entryLine}
       </View>
-      {showsEditor ? (
-        <PartBoundary
-          key={editing.id}
-          name={words.editor.editTitle}
-          leave={{ label: words.editor.discardKeep, onPress: () => workspace.putAside() }}
-        >
-          <Suspense fallback={null}>
-            <editor.Later key={editing.id} />
-          </Suspense>
-        </PartBoundary>
-      ) : seriesShown !== null ? (
-        <PartBoundary
-          key={seriesShown}
-          name={words.series.title}
-          leave={{ label: words.actions.close, onPress: () => workspace.showSeries(null) }}
-        >
-          <Suspense fallback={null}>
-            <seriesPage.Later key={seriesShown} seriesId={seriesShown} />
-          </Suspense>
-        </PartBoundary>
-      ) : searching ? (
-        <PartBoundary
-          name={words.search.label}
-          leave={{ label: words.actions.close, onPress: () => workspace.search(false) }}
-        >
-          <Suspense fallback={null}>
-            <search.Later beside={width >= DESK_BESIDE} wide={wide} />
-          </Suspense>
-        </PartBoundary>
-      ) : deskOpen ? (
-        <PartBoundary
-          name={words.desk.label}
-          showing={selected.join()}
-          leave={{ label: words.desk.clear, onPress: workspace.clearSelection }}
-        >
-          <Desk beside={width >= DESK_BESIDE} wide={wide} onOpen={actions.open} />
-        </PartBoundary>
-      ) : null}
+      <PlanSide side={side} width={width} wide={wide} onOpen={actions.open} />
       <PlanSheets address={address} today={today} />
       {menuUsed ? (
         <Suspense fallback={null}>

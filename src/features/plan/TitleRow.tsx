@@ -1,3 +1,4 @@
+import { VIEW_DESCRIPTORS } from '@/core/layout/viewDescriptors';
 import { memo, type RefObject } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
@@ -59,7 +60,7 @@ export const TitleRow = memo(function TitleRow({
   const wide = width >= WIDE;
   const roomy = planWidth >= ALL_TOOLS;
   // A day is said with its weekday: with the year it is the longest title.
-  const isDay = address.view === 'day' || address.view === 'lanes';
+  const isDay = VIEW_DESCRIPTORS[address.view].isOneDay;
   const hasRoom = roomy && (!isDay || planWidth >= ALL_TOOLS + 240);
   const hasSwitch = planWidth - (withTools && !roomy ? 4 * sizes.target : 0) >= VIEW_SWITCH;
   return (

@@ -6,7 +6,7 @@ import { settleTimes } from '@/core/change/settleTimes';
 import { eventAt, targetKey, targetOfKey } from '@/core/change/target';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import { civilDate, DAY, dateString, localString, MINUTE, startOfWeek } from '@/core/time/civil';
-import { shownDays } from '@/core/layout/views';
+import { shownDays, VIEW_DESCRIPTORS } from '@/core/layout/viewDescriptors';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import {
@@ -57,7 +57,7 @@ export function usePlanActions(
   // The weekday stays, so that the selected day follows through the weeks; a view of days begins with the pressed one.
   const toWeek = useCallback(
     (pressed: number) => {
-      const keepsWeekday = view === 'week' || view === 'workdays' || view === 'weeks';
+      const { keepsWeekday } = VIEW_DESCRIPTORS[view];
       to({
         day: keepsWeekday ? startOfWeek(pressed, weekStart) + day - startOfWeek(day, weekStart) : pressed,
       });

@@ -1,6 +1,12 @@
 import { useEffect, useRef } from 'react';
 import { VIEWS } from '@/core/model/look';
-import { type Commands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import {
+  type Commands,
+  letGoOfUppermost,
+  usePlanAddress,
+  useWorkspace,
+  workspace,
+} from '@/features/workspace';
 import { usePresets } from '@/store';
 import { isTyping } from '@/ui/web';
 import { QUICK_VIEWS } from './viewChoices';
@@ -29,8 +35,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
   const awaitsPreset = useRef(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const { selected, question, keysShown, editing, seriesShown, sheet, searching } =
-        useWorkspace.getState();
+      const { selected, question, keysShown, sheet } = useWorkspace.getState();
       const modifier = event.ctrlKey || event.metaKey;
       if (
         isTyping(event.target) ||
@@ -55,10 +60,7 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         return;
       }
       if (event.key === 'Escape') {
-        if (searching) workspace.search(false);
-        else if (editing) workspace.putAside();
-        else if (seriesShown !== null) workspace.showSeries(null);
-        else workspace.clearSelection();
+        letGoOfUppermost();
         return;
       }
       const forPreset = awaitsPreset.current;

@@ -1,17 +1,15 @@
 import { useMemo } from 'react';
-import { type DayRange, MOST_DAYS, rangeOf, shownDays, stepRange } from '@/core/layout/views';
+import { rangeOf, shownDays, stepRange, VIEW_DESCRIPTORS } from '@/core/layout/viewDescriptors';
+import { type DayRange, MOST_DAYS } from '@/core/layout/views';
 import type { PeriodSet } from '@/core/model/periodSet';
 import { type Period, periodAt, periodBeside } from '@/core/time/periods';
 import type { PlanAddress } from '@/features/workspace';
 import { usePeriodSets, useSettings } from '@/store';
 
-/** The views that are about a range of days, not just about those that they show. */
-const ABOUT_RANGE = new Set<PlanAddress['view']>(['weeks', 'agenda', 'year']);
-
 /** The period of a set at a day, where a view can show it: *Days* shows those that are short enough. */
 export function shownPeriod(view: PlanAddress['view'], set: PeriodSet, day: number): Period | undefined {
   const period = periodAt(set.rule, day);
-  if (!period || ABOUT_RANGE.has(view)) return period;
+  if (!period || VIEW_DESCRIPTORS[view].isAboutRange) return period;
   return view === 'days' && period.end - period.first <= MOST_DAYS ? period : undefined;
 }
 
@@ -32,6 +30,7 @@ export function usePlanRange(address: PlanAddress): PlanRange {
   const sets = usePeriodSets();
   return useMemo(() => {
     const habits = { workingPattern, weekStart };
+    const { isAboutRange, asksItself } = VIEW_DESCRIPTORS[address.view];
     const set = sets.find(({ id }) => id === address.periodSetId);
     const period = set && shownPeriod(address.view, set, address.day);
     const days = shownDays(address, habits, period);
@@ -41,17 +40,14 @@ export function usePlanRange(address: PlanAddress): PlanRange {
         : stepRange(address, direction, habits, wanted).day;
     const neighbours = ([1, -1] as const).flatMap((direction): DayRange[] => {
       const day = stepped(direction);
-      // A year and an agenda ask for their days themselves.
-      if (day === undefined || address.view === 'year' || address.view === 'agenda') return [];
+      if (day === undefined || asksItself) return [];
       const beside = set && shownPeriod(address.view, set, day);
       const shown = shownDays({ ...address, day }, habits, beside);
       return [{ first: shown[0]!, end: shown.at(-1)! + 1 }];
     });
     return {
       days,
-      range: ABOUT_RANGE.has(address.view)
-        ? rangeOf(address, weekStart, period)
-        : { first: days[0]!, end: days.at(-1)! + 1 },
+      range: isAboutRange ? rangeOf(address, habits, period) : { first: days[0]!, end: days.at(-1)! + 1 },
       period: set && period ? { set, period } : undefined,
       stepped,
       neighbours,

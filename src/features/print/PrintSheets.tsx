@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { sheetSize } from '@/core/layout/paper';
-import { type DayRange, shownDays } from '@/core/layout/views';
+import { shownDays } from '@/core/layout/viewDescriptors';
+import type { DayRange } from '@/core/layout/views';
 import type { Calendar } from '@/core/model/calendar';
 import { initialLook } from '@/core/model/look';
 import type { Occurrence } from '@/core/schedule/occurrence';

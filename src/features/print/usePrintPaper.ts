@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import type { CSSProperties } from 'react';
 import type { Calendar } from '@/core/model/calendar';
+import { appearanceOf } from '@/core/layout/appearance';
 import type { Occurrence } from '@/core/schedule/occurrence';
+import { useCategoryColours } from '@/store';
 import { calendarColours } from '@/ui/theme/calendarColours';
 import { lightColours } from '@/ui/theme/tokens';
 
@@ -22,22 +24,22 @@ export function usePrintPaper(
   calendars: readonly Calendar[],
   blackAndWhite: boolean,
 ): (occurrence: Occurrence) => PrintPaper {
+  const categoryColours = useCategoryColours();
   return useMemo(() => {
     const byId = new Map(calendars.map((calendar) => [calendar.id, calendar]));
     return (occurrence) => {
       const calendar = byId.get(occurrence.calendarId);
-      const tones = calendarColours(calendar?.colour ?? 'slate', lightColours);
-      const { availability, status } = occurrence;
-      const isEmpty = availability === 'free' || status === 'cancelled';
+      const look = appearanceOf(occurrence, calendar?.colour, categoryColours);
+      const tones = calendarColours(look.colour, lightColours);
       const line = blackAndWhite ? '#000000' : tones.band;
       return {
         paper: {
-          backgroundColor: isEmpty ? '#FFFFFF' : blackAndWhite ? '#EDEDED' : tones.tint,
-          backgroundImage: availability === 'away' ? HATCHING : undefined,
+          backgroundColor: look.paper === 'free' ? '#FFFFFF' : blackAndWhite ? '#EDEDED' : tones.tint,
+          backgroundImage: look.isAway ? HATCHING : undefined,
           borderColor: line,
-          borderStyle: availability === 'tentative' ? 'dashed' : 'solid',
+          borderStyle: look.isDashed ? 'dashed' : 'solid',
           color: blackAndWhite ? '#000000' : tones.ink,
-          textDecorationLine: status === 'cancelled' ? 'line-through' : undefined,
+          textDecorationLine: look.isStruck ? 'line-through' : undefined,
         },
         mark: blackAndWhite
           ? { backgroundColor: '#000000', color: '#FFFFFF' }
@@ -45,5 +47,5 @@ export function usePrintPaper(
         letters: calendar?.mark ?? '',
       };
     };
-  }, [calendars, blackAndWhite]);
+  }, [calendars, categoryColours, blackAndWhite]);
 }

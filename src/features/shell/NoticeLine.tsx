@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 import { targetOfKey } from '@/core/change/target';
-import { shownDays } from '@/core/layout/views';
+import { shownDays } from '@/core/layout/viewDescriptors';
 import { useCommands, usePlanAddress, useReveal, useWorkspace, workspace } from '@/features/workspace';
 import { useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';

@@ -6,3 +6,4 @@ export { useReveal } from './useReveal';
 export { type PlanAddress, usePlanAddress } from './usePlanAddress';
 export { WeekStartField } from './WeekStartField';
 export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } from './workspace';
+export { letGoOfUppermost, type Side, sideOf } from './side';

@@ -1,4 +1,4 @@
-import { forwardRef, useImperativeHandle, useRef } from 'react';
+import { forwardRef, memo, useCallback, useImperativeHandle, useLayoutEffect, useRef } from 'react';
 import { type StyleProp, StyleSheet, type View, type ViewStyle } from 'react-native';
 import { Button as PaperButton, IconButton } from 'react-native-paper';
 import type { IconName } from '../icons/paths';
@@ -27,101 +27,115 @@ export interface ButtonProps {
   testID?: string;
 }
 
-/** Paper's button in the interface's look: one border, square corners, 40 pixels high. */
-export const Button = forwardRef<View, ButtonProps>(function Button(
-  {
-    label,
-    shown = label,
-    icon,
-    iconOnly,
-    kind = 'plain',
-    selected,
-    role = 'button',
-    disabled,
-    align,
-    dense,
-    onPress,
-    style,
-    testID,
-  },
-  ref,
-) {
-  const { colours, dark } = useTheme();
-  const surface = useRef<View>(null);
-  useImperativeHandle(
-    ref,
-    () => pressedPart(surface.current as unknown as HTMLElement) as unknown as View,
-    [],
-  );
-  useAria(
-    surface,
+/**
+ * Paper's button in the interface's look: one border, square corners, 40 pixels high. It is drawn anew only where what it
+ * shows has changed, whatever it does by then.
+ */
+export const Button = forwardRef<View, ButtonProps>(function Button({ onPress, ...shown }, ref) {
+  const latest = useRef(onPress);
+  useLayoutEffect(() => {
+    latest.current = onPress;
+  });
+  const press = useCallback(() => latest.current(), []);
+  return <DrawnButton {...shown} ref={ref} onPress={press} />;
+});
+
+const DrawnButton = memo(
+  forwardRef<View, ButtonProps>(function DrawnButton(
     {
-      ...(role === 'radio' ? { 'aria-checked': !!selected } : { 'aria-pressed': selected }),
-      title: iconOnly ? label : undefined,
+      label,
+      shown = label,
+      icon,
+      iconOnly,
+      kind = 'plain',
+      selected,
+      role = 'button',
+      disabled,
+      align,
+      dense,
+      onPress,
+      style,
+      testID,
     },
-    pressedPart,
-  );
-  const filled = kind === 'primary' || !!selected;
-  const bare = kind === 'quiet' || kind === 'onDark';
-  const ink =
-    filled || kind === 'onDark'
-      ? colours.onPrimary
-      : kind === 'danger'
-        ? colours.error
-        : kind === 'quiet' && !dark
-          ? colours.primary
-          : colours.ink;
-  const ground = filled ? colours.primary : bare ? 'transparent' : colours.card;
-  const frame = {
-    borderWidth: hairline,
-    borderRadius: corner,
-    borderColor:
-      kind === 'quiet'
-        ? 'transparent'
-        : kind === 'onDark'
-          ? colours.onPrimaryLine
-          : filled
+    ref,
+  ) {
+    const { colours, dark } = useTheme();
+    const surface = useRef<View>(null);
+    useImperativeHandle(
+      ref,
+      () => pressedPart(surface.current as unknown as HTMLElement) as unknown as View,
+      [],
+    );
+    useAria(
+      surface,
+      {
+        ...(role === 'radio' ? { 'aria-checked': !!selected } : { 'aria-pressed': selected }),
+        title: iconOnly ? label : undefined,
+      },
+      pressedPart,
+    );
+    const filled = kind === 'primary' || !!selected;
+    const bare = kind === 'quiet' || kind === 'onDark';
+    const ink =
+      filled || kind === 'onDark'
+        ? colours.onPrimary
+        : kind === 'danger'
+          ? colours.error
+          : kind === 'quiet' && !dark
             ? colours.primary
-            : colours.line,
-    opacity: disabled ? 0.45 : 1,
-  };
-  if (iconOnly && icon)
+            : colours.ink;
+    const ground = filled ? colours.primary : bare ? 'transparent' : colours.card;
+    const frame = {
+      borderWidth: hairline,
+      borderRadius: corner,
+      borderColor:
+        kind === 'quiet'
+          ? 'transparent'
+          : kind === 'onDark'
+            ? colours.onPrimaryLine
+            : filled
+              ? colours.primary
+              : colours.line,
+      opacity: disabled ? 0.45 : 1,
+    };
+    if (iconOnly && icon)
+      return (
+        <IconButton
+          ref={surface}
+          icon={icon}
+          size={ICON}
+          iconColor={ink}
+          containerColor={ground}
+          role={role}
+          accessibilityLabel={label}
+          disabled={disabled}
+          onPress={onPress}
+          testID={testID}
+          style={[styles.square, frame, style]}
+        />
+      );
     return (
-      <IconButton
+      <PaperButton
         ref={surface}
+        compact
+        mode={filled ? 'contained' : bare ? 'text' : 'outlined'}
         icon={icon}
-        size={ICON}
-        iconColor={ink}
-        containerColor={ground}
-        role={role}
+        buttonColor={ground}
+        textColor={ink}
         accessibilityLabel={label}
+        accessibilityRole={role}
         disabled={disabled}
         onPress={onPress}
         testID={testID}
-        style={[styles.square, frame, style]}
-      />
+        style={[styles.button, frame, style]}
+        contentStyle={[styles.content, align === 'start' ? styles.start : null, dense ? styles.dense : null]}
+        labelStyle={[styles.label, dense ? styles.denseLabel : null, { color: ink }]}
+      >
+        {shown}
+      </PaperButton>
     );
-  return (
-    <PaperButton
-      ref={surface}
-      compact
-      mode={filled ? 'contained' : bare ? 'text' : 'outlined'}
-      icon={icon}
-      buttonColor={ground}
-      textColor={ink}
-      accessibilityLabel={label}
-      accessibilityRole={role}
-      disabled={disabled}
-      onPress={onPress}
-      testID={testID}
-      style={[styles.button, frame, style]}
-      contentStyle={[styles.content, align === 'start' ? styles.start : null, dense ? styles.dense : null]}
-      labelStyle={[styles.label, dense ? styles.denseLabel : null, { color: ink }]}
-    >
-      {shown}
-    </PaperButton>
-  );
-});
+  }),
+);
 
 const ICON = 20;
 

@@ -10,12 +10,15 @@ export function MenuItem({
   icon,
   kind = 'plain',
   disabled,
+  opens,
   onPress,
 }: {
   label: string;
   icon?: IconName;
   kind?: 'plain' | 'danger';
   disabled?: boolean;
+  /** Whether it opens a further list. */
+  opens?: boolean;
   onPress: () => void;
 }) {
   const { colours } = useTheme();
@@ -23,6 +26,7 @@ export function MenuItem({
     <Menu.Item
       title={label}
       leadingIcon={icon}
+      trailingIcon={opens ? 'chevron-right' : undefined}
       disabled={disabled}
       onPress={onPress}
       accessibilityLabel={label}

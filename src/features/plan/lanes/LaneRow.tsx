@@ -11,6 +11,7 @@ import { EntryCard } from '../hours/EntryCard';
 import { GhostCard } from '../hours/GhostLayer';
 import { type Ghost, useGhost } from '../grid/ghost';
 import { occurrenceLabel } from '../grid/occurrenceLabel';
+import { usePaper } from '../grid/usePaper';
 import { CARD, GAP, WHOLE } from './laneSizes';
 
 interface LaneRowProps {
@@ -32,6 +33,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
   const { lane, calendar, minutes, headWidth, hourWidth, selected, ghost, x } = props;
   const { colours, calendar: tonesOf } = useTheme();
   const tones = tonesOf(calendar?.colour ?? 'slate');
+  const paperOf = usePaper();
   const liftedKey = useGhost(({ ghost: dragged }) => (dragged?.copy ? undefined : dragged?.key));
   const name = calendar?.name ?? '';
   const washing = lane.whole.find(
@@ -47,7 +49,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
       style={{
         height: lane.height,
         borderColor: colours.line,
-        backgroundColor: washing ? tones.tint : undefined,
+        backgroundColor: washing ? paperOf(washing, calendar?.colour).tones.tint : undefined,
         backgroundImage: `linear-gradient(to right, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
         backgroundSize: `${hourWidth}px 100%`,
         backgroundPositionX: headWidth,
@@ -126,8 +128,8 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
             left: headWidth + space(2),
             top: lane.height - (index + 1) * WHOLE,
             backgroundColor: colours.card,
-            color: tones.ink,
-            borderColor: tones.band,
+            color: paperOf(occurrence, calendar?.colour).tones.ink,
+            borderColor: paperOf(occurrence, calendar?.colour).tones.band,
             ...(selected.has(occurrence.key) ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
           }}
         >

@@ -47,6 +47,7 @@ export function PlanMenu({
               label={item.label}
               icon={item.icon}
               kind={item.kind}
+              opens={item.items !== undefined}
               onPress={() => {
                 if (item.items) return setInner({ of: open, item });
                 closePlanMenu();

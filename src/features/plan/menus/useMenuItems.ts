@@ -109,12 +109,12 @@ export function useMenuItems(
             {
               label: words.menus.asCalendar,
               ...chosen(event.colour === undefined),
-              act: () => commands.setFields(key, { colour: undefined }),
+              act: () => void commands.setFields(key, { colour: undefined }),
             },
             ...HUES.map((hue) => ({
               label: words.hues[hue],
               ...chosen(event.colour === hue),
-              act: () => commands.setFields(key, { colour: hue }),
+              act: () => void commands.setFields(key, { colour: hue }),
             })),
           ],
         },
@@ -124,7 +124,7 @@ export function useMenuItems(
           items: AVAILABILITIES.map((availability) => ({
             label: choiceWord('availability', availability),
             ...chosen(event.availability === availability),
-            act: () => commands.setFields(key, { availability }),
+            act: () => void commands.setFields(key, { availability }),
           })),
         },
         {

@@ -1,3 +1,4 @@
+import { VIEW_DESCRIPTORS } from '@/core/layout/viewDescriptors';
 import { useRouter } from 'expo-router';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
@@ -37,7 +38,7 @@ export function LookSheet({ address }: PlanSheetProps) {
   const fold = useFolding();
   const { view } = address;
   const { width } = useWindowDimensions();
-  const hasHours = view === 'day' || view === 'days' || view === 'workdays' || view === 'week';
+  const { hasHours } = VIEW_DESCRIPTORS[view];
   const close = () => workspace.openSheet(null);
   const choose = (look: Partial<Look>) => to(look);
   return (
