@@ -1,4 +1,5 @@
 import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
 import type { EventTime } from '@/core/model/eventTime';
@@ -43,8 +44,13 @@ export function WhenFields({
   const { homeZone } = settings;
   const home = zoneLabel(settings, homeZone);
   const form = useWatch({ control }) as EventForm;
+  // While a start is half-typed, the length is that of the last one that could be read.
+  const isRead = timesOf(form) !== undefined;
+  const [readStart, setReadStart] = useState({ startDate: form.startDate, startTime: form.startTime });
+  if (isRead && (readStart.startDate !== form.startDate || readStart.startTime !== form.startTime))
+    setReadStart({ startDate: form.startDate, startTime: form.startTime });
   const setStart = (start: { startDate: string; startTime: string }) => {
-    const end = endAfterStart(form, start);
+    const end = endAfterStart(isRead ? form : { ...form, ...readStart }, start);
     setValue('startDate', start.startDate, { shouldDirty: true });
     setValue('startTime', start.startTime, { shouldDirty: true });
     setValue('endDate', end.endDate, { shouldDirty: true });

@@ -81,9 +81,15 @@ export function Popover({
       <Surface
         ref={box}
         elevation={0}
-        role={role as 'menu'}
-        aria-label={label}
+        // The modal around it is the dialog already.
+        {...(role === 'dialog' ? {} : { role: role as 'menu', 'aria-label': label })}
         {...webProps({
+          // What it was opened from, and lies under it, does not hear of it.
+          onKeyDownCapture: (event) => {
+            if (event.key !== 'Escape') return;
+            event.stopPropagation();
+            onClose();
+          },
           onKeyDown: (event) => {
             if (role === 'dialog' || event.ctrlKey || event.metaKey || event.altKey) return;
             const items = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>(ITEMS)];
