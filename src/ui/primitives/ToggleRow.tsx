@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Chip } from 'react-native-paper';
+import { AppIcon } from '../icons/AppIcon';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, sizes, space } from '../theme/tokens';
 import { AppText } from './AppText';
@@ -50,11 +51,11 @@ function ToggleChip({ label, isOn, onPress }: { label: string; isOn: boolean; on
     <Chip
       ref={surface}
       mode="outlined"
-      icon={isOn ? 'check' : undefined}
+      icon={isOn ? () => <AppIcon name="check" size={16} color={ink} /> : undefined}
       selectedColor={ink}
       accessibilityLabel={label}
       onPress={onPress}
-      textStyle={{ color: ink }}
+      textStyle={[styles.text, { color: ink }]}
       style={[
         styles.chip,
         {
@@ -69,6 +70,8 @@ function ToggleChip({ label, isOn, onPress }: { label: string; isOn: boolean; on
 }
 
 const styles = StyleSheet.create({
+  // As high as the chip: Paper's own is lower, and would stand above its middle.
+  text: { lineHeight: 20, minHeight: 20, marginVertical: 9 },
   group: { gap: space(1) },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   chip: {

@@ -193,6 +193,7 @@ export function RepeatEditor(props: RepeatEditorProps) {
                         interval: draft.interval,
                       })
                     }
+                    dense
                     style={styles.unit}
                   />
                 ))}
