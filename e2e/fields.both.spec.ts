@@ -51,6 +51,9 @@ test('a day is picked by keys alone: the month opens, arrows walk, Enter takes, 
   await page.keyboard.press('Alt+ArrowDown');
   const month = page.getByRole('dialog', { name: 'Start date: pick a day' });
   await expect(month.getByRole('button', { name: /Thursday,? 11 March 2027/ })).toBeFocused();
+  // Keys of the view behind are not meant.
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('1');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('Enter');
@@ -70,6 +73,8 @@ test('a day is picked by keys alone: the month opens, arrows walk, Enter takes, 
   await expect(month).toHaveCount(0);
   await expect(editor).toBeVisible();
   await expect(start).toHaveValue('Wed, 17 Mar 2027');
+  await expect(page.getByTestId('notice')).toHaveCount(0);
+  await expect(page).not.toHaveURL(/view=day(&|$)/);
 });
 
 test('the importance of an entry is chosen and seen on the desk', async ({ page }) => {

@@ -105,7 +105,15 @@ describe('lanes', () => {
     const change = clockChangeOn(FENNICK, day)!;
     const hours = laneHours(occurrences, day, { from: 480, to: 1080 }, change);
     const calendarId = occurrences[0]!.calendarId;
-    const lane = layoutLane(calendarId, occurrences, day, hours, 'stacked', sizes, change);
+    const lane = layoutLane(
+      { id: calendarId, holds: (one) => one.calendarId === calendarId },
+      occurrences,
+      day,
+      hours,
+      'stacked',
+      sizes,
+      change,
+    );
     return { hours, cards: lane.cards, change };
   };
 

@@ -8,6 +8,7 @@ import { timedOccurrence } from '../../../testing/samples';
 const day = parseDate('2027-03-09');
 const occurrence = (key: string, fromMinute: number, minutes: number, calendarId = 'meetings'): Occurrence =>
   timedOccurrence(day, key, fromMinute, minutes, { calendarId });
+const meetings = { id: 'meetings', holds: ({ calendarId }: Occurrence) => calendarId === 'meetings' };
 const sizes = { hourWidth: 80, cardHeight: 40, gap: 6, least: 26, leastHeight: 20, wholeHeight: 20 };
 const occurrences = fc
   .array(fc.tuple(fc.integer({ min: 0, max: 1380 }), fc.integer({ min: 0, max: 300 })), { maxLength: 20 })
@@ -24,7 +25,7 @@ test('stacked or side by side, no card lies over another, none leaves its lane, 
   fc.assert(
     fc.property(occurrences, fc.constantFrom('stacked' as const, 'side-by-side' as const), (all, mode) => {
       const hours = laneHours(all, day, { from: 480, to: 1080 });
-      const lane = layoutLane('meetings', all, day, hours, mode, sizes);
+      const lane = layoutLane(meetings, all, day, hours, mode, sizes);
       expect(lane.cards).toHaveLength(all.length);
       const end = minuteToX(hours, sizes.hourWidth, hours.to);
       for (const card of lane.cards) {
@@ -42,7 +43,7 @@ test('laid over, each card is set down from the one that it covers, so that no t
   fc.assert(
     fc.property(occurrences, (all) => {
       const hours = laneHours(all, day, { from: 480, to: 1080 });
-      const lane = layoutLane('meetings', all, day, hours, 'laid-over', sizes);
+      const lane = layoutLane(meetings, all, day, hours, 'laid-over', sizes);
       for (const card of lane.cards)
         for (const other of lane.cards)
           if (card !== other && overlapAcross(card, other))
@@ -57,7 +58,7 @@ test('lanes are the same in whatever order their entries come', () => {
       const hours = laneHours(all, day, { from: 480, to: 1080 });
       const places = (list: Occurrence[]) =>
         new Map(
-          layoutLane('meetings', list, day, hours, mode, sizes).cards.map(({ occurrence: of, ...place }) => [
+          layoutLane(meetings, list, day, hours, mode, sizes).cards.map(({ occurrence: of, ...place }) => [
             of.key,
             place,
           ]),
@@ -81,7 +82,7 @@ test('the hours hold the working day and every entry, in whole hours', () => {
 test('entries of the whole day take no place across, and other calendars none at all', () => {
   const whole = { ...occurrence('trip', 0, 1440), allDay: true };
   const lane = layoutLane(
-    'meetings',
+    meetings,
     [whole, occurrence('call', 600, 30), occurrence('paint', 600, 60, 'home')],
     day,
     { from: 480, to: 1080 },
@@ -104,7 +105,7 @@ test('of an entry over several days, the first and the last have their hours; a 
     end: (day + 3) * DAY + 11 * HOUR,
   };
   const hours = { from: 480, to: 1080 };
-  const on = (shown: number) => layoutLane('meetings', [trip], shown, hours, 'stacked', sizes);
+  const on = (shown: number) => layoutLane(meetings, [trip], shown, hours, 'stacked', sizes);
   const [first] = on(day).cards;
   expect(on(day).whole).toEqual([]);
   expect(first!.left).toBe(minuteToX(hours, sizes.hourWidth, 900));
@@ -118,6 +119,13 @@ test('of an entry over several days, the first and the last have their hours; a 
 
 test('side by side, no card is lower than a line of text, however many there are', () => {
   const many = Array.from({ length: 8 }, (_, index) => occurrence(`entry ${index}`, 600, 60));
-  const lane = layoutLane('meetings', many, day, { from: 480, to: 1080 }, 'side-by-side', sizes);
+  const lane = layoutLane(meetings, many, day, { from: 480, to: 1080 }, 'side-by-side', sizes);
   for (const card of lane.cards) expect(card.height).toBeGreaterThanOrEqual(sizes.leastHeight - 1e-6);
+});
+
+test('a lane holds what its subject says, whatever that goes by', () => {
+  const all = [occurrence('a', 540, 60), occurrence('b', 600, 60, 'desk'), occurrence('c', 660, 30)];
+  const early = { id: 'early', holds: ({ startWall }: Occurrence) => startWall < day * DAY + 11 * HOUR };
+  const lane = layoutLane(early, all, day, { from: 480, to: 1080 }, 'stacked', sizes);
+  expect([lane.id, ...lane.cards.map((card) => card.occurrence.key)]).toEqual(['early', 'a', 'b']);
 });

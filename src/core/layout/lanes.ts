@@ -17,8 +17,16 @@ export interface LaneCard {
   readonly height: number;
 }
 
+/** What a lane is for, whatever it is: a calendar, a person, a room. */
+export interface LaneSubject {
+  readonly id: string;
+  /** Whether an occurrence lies in it. */
+  readonly holds: (occurrence: Occurrence) => boolean;
+}
+
 export interface Lane {
-  readonly calendarId: string;
+  /** That of its subject. */
+  readonly id: string;
   readonly cards: readonly LaneCard[];
   /** Entries of the whole day, which take no place across. */
   readonly whole: readonly Occurrence[];
@@ -91,7 +99,7 @@ function rowsOf(extents: readonly Extent[]): { rowOf: Map<string, number>; count
  * @param change the change of the clock on that day, if there is one
  */
 export function layoutLane(
-  calendarId: string,
+  { id, holds }: LaneSubject,
   occurrences: readonly Occurrence[],
   day: number,
   hours: LaneHours,
@@ -99,7 +107,7 @@ export function layoutLane(
   sizes: LaneSizes,
   change?: ClockChange,
 ): Lane {
-  const own = occurrences.filter((occurrence) => occurrence.calendarId === calendarId);
+  const own = occurrences.filter(holds);
   const isWhole = (occurrence: Occurrence) => isRibbon(occurrence) && takesDay(occurrence, day, hours);
   const end = minuteToX(hours, sizes.hourWidth, hours.to);
   const extents = own
@@ -126,7 +134,7 @@ export function layoutLane(
         : Math.max(cardHeight * (count > 1 ? 1.5 : 1), count * sizes.leastHeight);
   const whole = own.filter(isWhole);
   return {
-    calendarId,
+    id,
     whole,
     height: inner + 2 * gap + whole.length * sizes.wholeHeight,
     cards: extents.map(({ key, occurrence, start, end: right }) => {

@@ -43,7 +43,8 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         keysShown ||
         sheet ||
         modifier ||
-        document.querySelector('[role="menu"]')
+        // Over whatever is open, its own keys count.
+        document.querySelector('[aria-modal="true"]')
       )
         return;
       const card =

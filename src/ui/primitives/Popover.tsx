@@ -77,7 +77,18 @@ export function Popover({
   }, [role]);
   return (
     <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={label}>
-      <Pressable style={styles.outside} onPress={onClose} tabIndex={-1} aria-hidden />
+      <Pressable
+        style={styles.outside}
+        onPress={onClose}
+        tabIndex={-1}
+        aria-hidden
+        {...webProps({
+          onContextMenu: (event) => {
+            event.preventDefault();
+            onClose();
+          },
+        })}
+      />
       <Surface
         ref={box}
         elevation={0}

@@ -1,6 +1,7 @@
 import { memo } from 'react';
-import type { Lane } from '@/core/layout/lanes';
+import type { Lane, LaneSubject } from '@/core/layout/lanes';
 import type { Calendar } from '@/core/model/calendar';
+import type { Occurrence } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { lengthText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
@@ -14,9 +15,18 @@ import { occurrenceLabel } from '../grid/occurrenceLabel';
 import { usePaper } from '../grid/usePaper';
 import { CARD, GAP, WHOLE } from './laneSizes';
 
+/** A lane as it is shown: what it is called, and what an entry becomes that is dropped on it. */
+export interface ShownLane extends LaneSubject {
+  readonly label: string;
+  readonly mark: string;
+  readonly colour: string;
+  readonly accepts: { readonly calendarId?: string };
+}
+
 interface LaneRowProps {
   lane: Lane;
-  calendar: Calendar | undefined;
+  subject: ShownLane;
+  calendars: ReadonlyMap<string, Calendar>;
   minutes: number;
   headWidth: number;
   hourWidth: number;
@@ -24,18 +34,23 @@ interface LaneRowProps {
   tabbableKey: string | undefined;
   fadeBefore: number | undefined;
   fontsLoaded: boolean;
+  /** What is dragged over it. */
   ghost: Ghost | null;
+  /** What is being written, and the key of its place among the cards. */
+  draft: Ghost | null;
+  draftKey: string | undefined;
   x: (wall: number) => number;
 }
 
-/** A calendar's lane: its name and hours, what takes the whole day, and its cards across. */
+/** A lane: its name and hours, what takes the whole day, and its cards across. */
 export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
-  const { lane, calendar, minutes, headWidth, hourWidth, selected, ghost, x } = props;
+  const { lane, subject, calendars, minutes, headWidth, hourWidth, selected, ghost, x } = props;
   const { colours, calendar: tonesOf } = useTheme();
-  const tones = tonesOf(calendar?.colour ?? 'slate');
+  const tones = tonesOf(subject.colour);
   const paperOf = usePaper();
   const liftedKey = useGhost(({ ghost: dragged }) => (dragged?.copy ? undefined : dragged?.key));
-  const name = calendar?.name ?? '';
+  const name = subject.label;
+  const calendarOf = (occurrence: Occurrence) => calendars.get(occurrence.calendarId);
   const washing = lane.whole.find(
     ({ availability, status }) =>
       status !== 'cancelled' && (availability === 'busy' || availability === 'away'),
@@ -49,7 +64,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
       style={{
         height: lane.height,
         borderColor: colours.line,
-        backgroundColor: washing ? paperOf(washing, calendar?.colour).tones.tint : undefined,
+        backgroundColor: washing ? paperOf(washing, calendarOf(washing)?.colour).tones.tint : undefined,
         backgroundImage: `linear-gradient(to right, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
         backgroundSize: `${hourWidth}px 100%`,
         backgroundPositionX: headWidth,
@@ -65,7 +80,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
           className={classes.mark}
           style={{ backgroundColor: tones.band, color: tones.onBand }}
         >
-          {calendar?.mark}
+          {subject.mark}
         </div>
         {headWidth > 100 ? (
           <div className={classes.names}>
@@ -79,29 +94,37 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
         ) : null}
       </div>
       <div className={classes.cards} style={{ left: headWidth }}>
-        {lane.cards.map((card) => (
-          <EntryCard
-            key={card.occurrence.key}
-            card={{
-              occurrence: card.occurrence,
-              from: 0,
-              to: 0,
-              top: card.top,
-              height: card.height,
-              across: { left: card.left, width: card.width },
-              continuesBefore: false,
-              continuesAfter: false,
-            }}
-            columnWidth={1}
-            calendar={calendar}
-            selected={selected.has(card.occurrence.key)}
-            tabbable={props.tabbableKey === card.occurrence.key}
-            lifted={liftedKey === card.occurrence.key}
-            faded={props.fadeBefore !== undefined && card.occurrence.end <= props.fadeBefore}
-            zoneName={plainZone}
-            fontsLoaded={props.fontsLoaded}
-          />
-        ))}
+        {lane.cards.map((card) =>
+          card.occurrence.key === props.draftKey && props.draft ? (
+            <GhostCard
+              key={card.occurrence.key}
+              ghost={props.draft}
+              style={{ top: card.top, height: card.height, left: card.left, width: card.width }}
+            />
+          ) : (
+            <EntryCard
+              key={card.occurrence.key}
+              card={{
+                occurrence: card.occurrence,
+                from: 0,
+                to: 0,
+                top: card.top,
+                height: card.height,
+                across: { left: card.left, width: card.width },
+                continuesBefore: false,
+                continuesAfter: false,
+              }}
+              columnWidth={1}
+              calendar={calendarOf(card.occurrence)}
+              selected={selected.has(card.occurrence.key)}
+              tabbable={props.tabbableKey === card.occurrence.key}
+              lifted={liftedKey === card.occurrence.key}
+              faded={props.fadeBefore !== undefined && card.occurrence.end <= props.fadeBefore}
+              zoneName={plainZone}
+              fontsLoaded={props.fontsLoaded}
+            />
+          ),
+        )}
         {ghost ? (
           <GhostCard
             ghost={ghost}
@@ -118,7 +141,7 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
         <div
           key={occurrence.key}
           role="button"
-          aria-label={occurrenceLabel(occurrence, calendar)}
+          aria-label={occurrenceLabel(occurrence, calendarOf(occurrence))}
           aria-pressed={selected.has(occurrence.key)}
           tabIndex={props.tabbableKey === occurrence.key ? 0 : -1}
           data-testid="ribbon"
@@ -128,8 +151,8 @@ export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
             left: headWidth + space(2),
             top: lane.height - (index + 1) * WHOLE,
             backgroundColor: colours.card,
-            color: paperOf(occurrence, calendar?.colour).tones.ink,
-            borderColor: paperOf(occurrence, calendar?.colour).tones.band,
+            color: paperOf(occurrence, calendarOf(occurrence)?.colour).tones.ink,
+            borderColor: paperOf(occurrence, calendarOf(occurrence)?.colour).tones.band,
             ...(selected.has(occurrence.key) ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
           }}
         >

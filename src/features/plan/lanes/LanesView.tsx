@@ -1,3 +1,4 @@
+import type { Calendar } from '@/core/model/calendar';
 import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { minuteOfInstant, missingMinutes, scaleMinute, wallMinute } from '@/core/layout/hours';
@@ -20,11 +21,12 @@ import { type CardOrder, tabbableKeyOf } from '../grid/cardOrder';
 import { useCardKeys } from '../grid/useCardKeys';
 import { useFrameSize } from '../grid/useFrameSize';
 import { useGridDrag } from '../grid/useGridDrag';
+import { DRAFT_KEY, withDraft } from '../grid/withDraft';
 import { useShownEntries } from '../grid/useShownEntries';
 import type { ViewProps } from '../viewProps';
 import { FreeTimes } from './FreeTimes';
 import { MissingTime, NowMarks } from './LaneMarks';
-import { LaneRow } from './LaneRow';
+import { LaneRow, type ShownLane } from './LaneRow';
 import { HourHeads } from './HourHeads';
 import {
   CARD,
@@ -36,6 +38,16 @@ import {
   NARROW_HEAD_WIDTH,
   WHOLE,
 } from './laneSizes';
+
+/** The lane of a calendar: it takes what is dropped on it. */
+const laneOfCalendar = ({ id, name, mark, colour }: Calendar): ShownLane => ({
+  id,
+  label: name,
+  mark,
+  colour,
+  holds: ({ calendarId }) => calendarId === id,
+  accepts: { calendarId: id },
+});
 
 /** A day with its hours across and a lane for each calendar. */
 export function LanesView({
@@ -59,15 +71,19 @@ export function LanesView({
   const lanesBox = useRef<HTMLDivElement>(null);
 
   const headWidth = width < 600 ? NARROW_HEAD_WIDTH : HEAD_WIDTH;
-  const shown = useMemo(
-    () => calendars.filter(({ id }) => !address.hidden.includes(id)),
+  const subjects = useMemo(
+    () => calendars.filter(({ id }) => !address.hidden.includes(id)).map(laneOfCalendar),
     [calendars, address.hidden],
+  );
+  const isOnDay = draft !== null && draft.startWall < (day + 1) * DAY && draft.endWall > day * DAY;
+  const { occurrences, draftKey } = useMemo(
+    () => withDraft(answer?.occurrences ?? [], isOnDay ? draft : null, zone),
+    [answer, isOnDay, draft, zone],
   );
   const { byKey, calendarsById, selected } = useShownEntries(answer, calendars, selectedKeys);
   const change = useMemo(() => clockChangeOn(zone, day), [zone, day]);
   const made = useMemo(() => {
     // Of the day before, what reaches over midnight belongs to it.
-    const occurrences = answer?.occurrences ?? [];
     const pattern = hoursInZone(patternHours(workingPattern), homeZone, zone, day);
     const hours = laneHours(occurrences, day, pattern, change);
     const count = (hours.to - hours.from) / 60;
@@ -80,11 +96,22 @@ export function LanesView({
       leastHeight: LEAST_HEIGHT,
       wholeHeight: WHOLE,
     };
-    const lanes = shown.map(({ id }) =>
-      layoutLane(id, occurrences, day, hours, address.laneMode, sizes, change),
+    const lanes = subjects.map((subject) =>
+      layoutLane(subject, occurrences, day, hours, address.laneMode, sizes, change),
     );
     return { hours, hourWidth, lanes: stackLanes(lanes) };
-  }, [answer, workingPattern, homeZone, zone, day, change, width, headWidth, shown, address.laneMode]);
+  }, [
+    occurrences,
+    workingPattern,
+    homeZone,
+    zone,
+    day,
+    change,
+    width,
+    headWidth,
+    subjects,
+    address.laneMode,
+  ]);
   const { hours, hourWidth, lanes } = useKeptParts(made);
   const toX = (minute: number) => minuteToX(hours, hourWidth, minute);
   const x = (wall: number) => toX(scaleMinute(hours, (wall - day * DAY) / MINUTE));
@@ -98,7 +125,8 @@ export function LanesView({
         ...lane.whole.map(({ key }) => key),
         ...[...lane.cards]
           .sort((a, b) => a.left - b.left || a.top - b.top)
-          .map(({ occurrence }) => occurrence.key),
+          .map(({ occurrence }) => occurrence.key)
+          .filter((key) => key !== DRAFT_KEY),
       ]),
       along: 'across',
     }),
@@ -122,7 +150,7 @@ export function LanesView({
           day,
           minute: wallMinute(hours, xToMinute(hours, hourWidth, clientX - box.left - headWidth)),
           overRibbons: false,
-          ...(lane ? { calendarId: lane.calendarId } : {}),
+          ...subjects.find(({ id }) => id === lane?.id)?.accepts,
         };
       },
       gridStep: address.gridStep,
@@ -153,7 +181,7 @@ export function LanesView({
   useEffect(() => {
     if (isLaidOut) scroller.current?.scrollTo({ left: startAt.current });
   }, [isLaidOut, day, zone]);
-  const ghost = useGhost((state) => state.ghost) ?? draft;
+  const ghost = useGhost((state) => state.ghost);
   const isShown = ghost && ghost.startWall < (day + 1) * DAY && ghost.endWall > day * DAY;
   const showsNow = Math.floor(nowWall / DAY) === day;
   const missing = missingMinutes(hours, change);
@@ -179,19 +207,22 @@ export function LanesView({
                   width={toX(missing.to) - toX(missing.from)}
                 />
               ) : null}
-              {lanes.map((lane) => (
+              {lanes.map((lane, index) => (
                 <LaneRow
-                  key={lane.calendarId}
+                  key={lane.id}
                   lane={lane}
-                  calendar={calendarsById.get(lane.calendarId)}
-                  minutes={answer?.calendarMinutes[lane.calendarId] ?? 0}
+                  subject={subjects[index]!}
+                  calendars={calendarsById}
+                  minutes={answer?.calendarMinutes[lane.id] ?? 0}
                   headWidth={headWidth}
                   hourWidth={hourWidth}
                   selected={selected}
                   tabbableKey={tabbableKey}
                   fadeBefore={address.fadePast ? now : undefined}
                   fontsLoaded={fontsLoaded}
-                  ghost={isShown && ghost.calendarId === lane.calendarId ? ghost : null}
+                  ghost={isShown && ghost.calendarId === subjects[index]!.accepts.calendarId ? ghost : null}
+                  draft={draft}
+                  draftKey={draftKey}
                   x={x}
                 />
               ))}

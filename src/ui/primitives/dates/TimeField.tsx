@@ -110,4 +110,4 @@ export function TimeField({
 }
 
 const fieldStyle = (narrow: boolean | undefined) =>
-  ({ flexGrow: 1, flexShrink: 1, flexBasis: narrow ? 0 : 112, minWidth: narrow ? 0 : 112 }) as const;
+  ({ flexGrow: 1, flexShrink: 1, flexBasis: narrow ? 0 : 120, minWidth: narrow ? 0 : 120 }) as const;
