@@ -34,7 +34,7 @@ test('what was kept as a file gave it is a field now, in the bin too; what says 
   expect(glass.attendees).toEqual([
     { address: 'mailto:marek@fennick.example', parameters: { cn: 'Marek Dunne', partstat: 'ACCEPTED' } },
   ]);
-  expect(glass.preserved?.properties).toEqual([]);
+  expect(glass.preserved).toBeUndefined();
   expect(called('Keeper rota call').priority).toBeUndefined();
   expect(called('Keeper rota call').preserved?.properties).toEqual([['priority', {}, 'integer', 0]]);
   expect([...state.bin.values()][0]!.entry.priority).toBe(9);

@@ -32,7 +32,14 @@ export const keptTextAsFields: Migration = (record) => {
     const taken = new Set(isRepeated ? kept : kept.slice(0, 1));
     properties = properties.filter((property) => !taken.has(property));
   }
-  return { ...record, ...fields, preserved: { ...preserved, properties } };
+  const { preserved: _, ...rest } = record;
+  const isEmpty =
+    properties.length === 0 &&
+    preserved.parameters === undefined &&
+    Array.isArray(preserved.components) &&
+    preserved.components.length === 0;
+  // As it is read today from such a file: nothing is left to be kept beside the fields.
+  return { ...rest, ...fields, ...(isEmpty ? {} : { preserved: { ...preserved, properties } }) };
 };
 
 /** The same of an entry in the bin. */

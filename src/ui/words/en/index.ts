@@ -79,4 +79,10 @@ export const en = {
   ...calendarsWords,
 } as const;
 
-export type Words = typeof en;
+/** What a catalogue holds, in whatever words. */
+type Catalogue<Part> = Part extends (...given: infer Given) => infer Said
+  ? (...given: Given) => Said extends string ? string : Said
+  : Part extends string
+    ? string
+    : { readonly [Name in keyof Part]: Catalogue<Part[Name]> };
+export type Words = Catalogue<typeof en>;
