@@ -21,17 +21,17 @@ export function readAs<Parsed>(
   value: unknown,
 ): ReadRecord<Parsed> {
   let raw = value;
+  let without: string | undefined;
   if (typeof raw === 'object' && raw !== null && migrations.length > 0) {
     const version = versionOf(raw);
     for (const migration of migrations.slice(version - 1)) raw = migration(raw as Record<string, unknown>);
     // Of the present form, it need not be said until it is written.
-    if (version <= migrations.length + 1 && 'version' in (raw as object)) {
-      const { version: _, ...record } = raw as { version: unknown };
-      raw = record;
-    }
+    if (version <= migrations.length + 1) without = 'version';
   }
   const parsed = schema.safeParse(raw);
-  return parsed.success ? { record: withUnknown(raw, parsed.data) } : { issues: parsed.error.issues };
+  return parsed.success
+    ? { record: withUnknown(raw, parsed.data, without) }
+    : { issues: parsed.error.issues };
 }
 
 /** Reads a record of a collection. */

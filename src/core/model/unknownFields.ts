@@ -10,8 +10,9 @@ const isFields = (value: unknown): value is Fields =>
  * they are kept. What the schema knows is as the schema has it.
  * @param raw what was read from; not changed
  * @param parsed what the schema made of it, freshly made: fields are added in place
+ * @param without a field of `raw` that is let go all the same
  */
-export function withUnknown<Parsed>(raw: unknown, parsed: Parsed): Parsed {
+export function withUnknown<Parsed>(raw: unknown, parsed: Parsed, without?: string): Parsed {
   if (raw === parsed) return parsed;
   if (Array.isArray(raw) && Array.isArray(parsed)) {
     // Of a list that the schema shortened it can't be told which is which.
@@ -19,7 +20,7 @@ export function withUnknown<Parsed>(raw: unknown, parsed: Parsed): Parsed {
   } else if (isFields(raw) && isFields(parsed)) {
     for (const name of Object.keys(raw)) {
       if (Object.hasOwn(parsed, name)) withUnknown(raw[name], parsed[name]);
-      else if (name !== '__proto__') (parsed as Fields)[name] = raw[name];
+      else if (name !== '__proto__' && name !== without) (parsed as Fields)[name] = raw[name];
     }
   }
   return parsed;
