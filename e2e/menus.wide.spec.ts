@@ -77,11 +77,34 @@ test('a week of the strip, a day and a free time have lists of their own', async
   await expect(page).toHaveURL(/\/print\?.*view=day/);
 });
 
+test('a day of a shown period is printed by itself', async ({ page }) => {
+  await openPlan(page, '/?view=weeks&date=2027-03-09&periods=report-periods');
+  await page.locator('[data-day="20895"]').click({ button: 'right', position: { x: 40, y: 4 } });
+  await press(page.getByRole('menuitem', { name: 'Print this day' }));
+  const field = (name: string) => page.getByRole('textbox', { name, exact: true });
+  await expect(field('From')).toHaveValue('Thu, 18 Mar 2027');
+  await expect(field('To')).toHaveValue('Thu, 18 Mar 2027');
+  // A page that takes whole dates alone leaves what is half-typed in the field.
+  await field('To').pressSequentially('20 mar');
+  await expect(field('To')).toHaveValue('20 mar');
+  await page.keyboard.press('Tab');
+  await expect(field('To')).toHaveValue('Sat, 20 Mar 2027');
+});
+
 test('entries of a calendar that can’t be changed are offered to be seen and copied, no more', async ({
   page,
 }) => {
   await openPlan(page, '/?view=agenda&date=2027-03-09');
   await card(page, /Founders’ day/).click({ button: 'right' });
   await expect(page.getByRole('menuitem')).toHaveCount(2);
-  await expect(page.getByRole('menuitem', { name: 'Copy' })).toBeVisible();
+  await press(page.getByRole('menuitem', { name: 'Copy' }));
+  // What is pasted goes where new entries go.
+  await card(page, /Keeper rota call/).click();
+  await page
+    .getByTestId('agenda')
+    .locator('[data-menu-day], [data-slot^="gap"]')
+    .first()
+    .click({ button: 'right' });
+  await press(page.getByRole('menuitem', { name: /^Paste “Founders’ day/ }));
+  await expect(card(page, /Founders’ day.*Meetings/)).toBeVisible();
 });

@@ -267,7 +267,7 @@ function Plan() {
       <PlanSheets address={address} today={today} />
       {menuUsed ? (
         <Suspense fallback={null}>
-          <planMenu.Later address={address} commands={commands} actions={actions} />
+          <planMenu.Later address={address} commands={commands} draftCalendar={target} actions={actions} />
         </Suspense>
       ) : null}
     </View>

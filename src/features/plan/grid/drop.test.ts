@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { DAY, HOUR, MINUTE } from '@/core/time/civil';
+import { DAY, HOUR, MINUTE, parseDate } from '@/core/time/civil';
 import {
   calendarOf,
   draftTimes,
@@ -11,7 +11,7 @@ import {
   startOfPress,
 } from './drop';
 
-const TUESDAY = 20_887;
+const TUESDAY = parseDate('2027-03-09');
 const at = (day: number, hour: number, more: Partial<Point> = {}): Point => ({
   day,
   minute: hour * 60,

@@ -1,5 +1,6 @@
 import { Suspense, useState } from 'react';
 import { eventAt, targetOfKey } from '@/core/change/target';
+import type { Calendar } from '@/core/model/calendar';
 import { againSheet } from '@/features/desk';
 import type { Commands, PlanAddress } from '@/features/workspace';
 import { useOpenStore } from '@/store';
@@ -14,17 +15,19 @@ import { type PlanMenuItem, useMenuItems } from './useMenuItems';
 export function PlanMenu({
   address,
   commands,
+  draftCalendar,
   actions,
 }: {
   address: PlanAddress;
   commands: Commands;
+  draftCalendar: Calendar | undefined;
   actions: ReturnType<typeof usePlanActions>;
 }) {
   const { store } = useOpenStore();
   const open = usePlanMenu((state) => state.open);
   const [inner, setInner] = useState<{ of: object; item: PlanMenuItem } | null>(null);
   const [again, setAgain] = useState<string | null>(null);
-  const itemsOf = useMenuItems(address, commands, actions, setAgain);
+  const itemsOf = useMenuItems(address, commands, draftCalendar, actions, setAgain);
   const menu = open ? itemsOf(open.subject) : undefined;
   const shown = inner && inner.of === open ? inner.item : undefined;
   const event =

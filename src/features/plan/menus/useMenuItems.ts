@@ -3,7 +3,7 @@ import { eventAt, targetOfKey } from '@/core/change/target';
 import { daysBy, type Move } from '@/core/change/moveEntry';
 import { HUES } from '@/core/model/colour';
 import { AVAILABILITIES } from '@/core/model/entry';
-import { isReadOnly } from '@/core/model/calendar';
+import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
@@ -34,26 +34,23 @@ interface Menu {
 export function useMenuItems(
   address: PlanAddress,
   commands: Commands,
+  draftCalendar: Calendar | undefined,
   actions: ReturnType<typeof usePlanActions>,
   onAgain: (key: string) => void,
 ): (subject: MenuSubject) => Menu | undefined {
   const { store } = useOpenStore();
-  const { defaultLengthMinutes, weekStart } = useSettings();
+  const { defaultLengthMinutes } = useSettings();
   const { to } = usePlanAddress();
   const router = useRouter();
   const writable = useWritableCalendars();
   const copied = usePlanMenu((state) => state.copied);
   const { zone } = address;
 
-  const print = (view: 'day' | 'week', day: number) =>
-    router.push({
-      pathname: '/print',
-      params: {
-        ...Object.fromEntries(new URLSearchParams(window.location.search)),
-        view,
-        date: dateString(day),
-      },
-    });
+  const print = (view: 'day' | 'week', day: number) => {
+    // A period that is shown would be printed in place of the day.
+    const { periods: _, ...shown } = Object.fromEntries(new URLSearchParams(window.location.search));
+    router.push({ pathname: '/print', params: { ...shown, view, date: dateString(day) } });
+  };
 
   /** The copied entry put at a time, or on a day at its own time. */
   const paste = (at: { wall: number } | { day: number }, calendarId?: string): PlanMenuItem[] => {
@@ -61,7 +58,12 @@ export function useMenuItems(
     const event = target && eventAt(store.getSnapshot().state, target, commands.context());
     if (!target || !event) return [];
     const start = instantToWall(zone, instantOf(event.start, zone));
-    const own = calendarId === undefined ? {} : { calendarId };
+    const { calendars } = store.getSnapshot().state;
+    // What comes from a calendar that can't be changed, or lands in one, goes where new entries go.
+    const wanted = calendarId ?? event.calendarId;
+    const goesTo = isReadOnly(calendars.get(wanted)) ? draftCalendar?.id : wanted;
+    if (goesTo === undefined) return [];
+    const own = { calendarId: goesTo };
     const move: Move =
       'day' in at
         ? { ...daysBy(at.day - Math.floor(start / DAY)), ...own }
@@ -196,7 +198,7 @@ export function useMenuItems(
             {
               label: words.menus.printWeek,
               icon: 'printer-outline',
-              act: () => print('week', subject.week + (weekStart === 7 ? 1 : 0)),
+              act: () => print('week', subject.week),
             },
           ],
         };

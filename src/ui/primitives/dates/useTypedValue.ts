@@ -12,7 +12,7 @@ interface TypedValue {
   readonly forget: () => void;
 }
 
-/** What is typed, what it made of the value, and what the value was before: where another comes, the text is of no use. */
+/** What is typed, what it made of the value, and what the value was just before: where another comes, the text is of no use. */
 interface Typed {
   readonly text: string;
   readonly sent: string;
@@ -44,7 +44,7 @@ export function useTypedValue(
     isUnread: !hasFocus && says === undefined && !(text === '' && value === ''),
     onChangeText: (next) => {
       const sent = read(next) ?? next;
-      setKept({ text: next, sent, before: typed?.before ?? value });
+      setKept({ text: next, sent, before: value });
       onChange(sent);
     },
     onFocus: () => setHasFocus(true),
