@@ -171,3 +171,34 @@ test('nothing scrolls sideways at 320 pixels', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Calendars' })).toBeVisible();
   expect(await overflow()).toBeLessThanOrEqual(0);
 });
+
+test.describe('what floats over the view', () => {
+  test.use({ pressesRight: true });
+
+  test('axe finds nothing serious in menus, a month and a list of times, in dark colours', async ({
+    page,
+  }) => {
+    test.skip(test.info().project.name !== 'wide', 'they are the same on the phone');
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await openPlan(page);
+    const glass = card(page, /Order lantern glass/);
+    await glass.click({ button: 'right' });
+    await expectClean(page);
+    await press(page.getByRole('menuitem', { name: 'Colour' }));
+    await expectClean(page);
+    await page.keyboard.press('Escape');
+    await glass.focus();
+    await page.keyboard.press('Enter');
+    const editor = page.getByTestId('editor');
+    await press(editor.getByRole('button', { name: 'Start date: pick a day' }));
+    await expect(page.getByRole('grid')).toBeVisible();
+    await expectClean(page);
+    await page.keyboard.press('Escape');
+    await press(editor.getByRole('button', { name: 'Start time: pick a time' }));
+    await expectClean(page);
+    await page.keyboard.press('Escape');
+    await editor.getByRole('textbox', { name: 'Start date' }).fill('31/04');
+    await editor.getByTestId('editor-title').focus();
+    await expectClean(page);
+  });
+});
