@@ -22,6 +22,8 @@ config.resolver.assetExts.push('woff2');
 const resolve = config.resolver.resolveRequest;
 
 const plainRouter = require.resolve('./tools/bundle/plainRouter.js');
+const noJsonSchema = require.resolve('./tools/bundle/noJsonSchema.js');
+const paperColours = require.resolve('./tools/bundle/paperColours.js');
 /** What the router asks for by these names, and what it gets instead. */
 const ROUTER_PARTS = {
   './stack': 'nothing',
@@ -31,6 +33,8 @@ const ROUTER_PARTS = {
   '../native-tabs/NativeTabTrigger': plainRouter,
   '../react-navigation/bottom-tabs': plainRouter,
   './screensFeatureFlags': plainRouter,
+  './views/Sitemap': plainRouter,
+  '../../vendor/react-helmet-async/lib': plainRouter,
 };
 
 config.resolver.resolveRequest = (context, name, platform) => {
@@ -40,6 +44,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
     /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath)
   )
     return { type: 'empty' };
+  if (
+    /\/(to-json-schema|json-schema-generator)\.js$/.test(name) &&
+    /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath)
+  )
+    return { type: 'sourceFile', filePath: noJsonSchema };
+  if (/\/themes\/v2\/colors$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
+    return { type: 'sourceFile', filePath: paperColours };
   // Long lists are drawn by the application itself: React Native's come with its main entry, and nobody asks for them.
   if (
     /\/vendor\/react-native\/(FlatList|SectionList|VirtualizedList)$/.test(name) &&

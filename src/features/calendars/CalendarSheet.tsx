@@ -1,28 +1,28 @@
 import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
-import { useState } from 'react';
+import type { Control } from 'react-hook-form';
+import type { z } from 'zod';
 import { clashes, proposeColour, proposeMark, saveCalendar } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
-import type { Colour } from '@/core/model/colour';
 import { MINUTE } from '@/core/time/civil';
-import { FeedFields, type FeedOptions } from '@/features/feeds';
+import { FeedFields } from '@/features/feeds';
 import { useCommands } from '@/features/workspace';
 import { ZoneField } from '@/features/zones';
 import { useCalendars, useSnapshot } from '@/store';
 import { lengthText } from '@/ui/dates';
+import { FormField } from '@/ui/forms/FormField';
+import { FormSelect } from '@/ui/forms/FormSelect';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
-import { SelectField } from '@/ui/primitives/PlatformField';
 import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
+import { AS_EVERYWHERE, CalendarForm, formOfCalendar } from './calendarForm';
 import { HuePicker } from './HuePicker';
 
 const said = exchangeWords.calendars;
-const AS_EVERYWHERE = '';
-
-/** What a calendar is beside its name: set, or not. */
-type Kind = 'busy' | 'listed' | 'readOnly';
 
 /** All that is set of a calendar, new or there already. A free pair of colour and mark is proposed. */
 export function CalendarSheet({
@@ -35,55 +35,26 @@ export function CalendarSheet({
   const calendars = useCalendars();
   const state = useSnapshot((snapshot) => snapshot.state);
   const { commit, context } = useCommands();
-  const [name, setName] = useState(calendar?.name ?? '');
-  const [description, setDescription] = useState(calendar?.description ?? '');
-  const [colour, setColour] = useState<Colour>(
-    calendar?.colour ?? proposeColour(calendars.map((other) => other.colour)),
-  );
-  const [ownMark, setOwnMark] = useState(calendar?.mark);
-  const [zone, setZone] = useState(calendar?.zone ?? AS_EVERYWHERE);
-  const [length, setLength] = useState(
-    calendar?.defaultLengthMinutes === undefined ? AS_EVERYWHERE : String(calendar.defaultLengthMinutes),
-  );
-  const [feed, setFeed] = useState<FeedOptions>();
-  const [kinds, setKinds] = useState<Kind[]>([
-    ...(calendar?.countsAsFree ? [] : (['busy'] as const)),
-    ...(calendar?.unlisted ? [] : (['listed'] as const)),
-    ...(calendar?.readOnly ? (['readOnly'] as const) : []),
-  ]);
-  const [tried, setTried] = useState(false);
   const taken = calendars.filter(({ id }) => id !== calendar?.id).map(({ mark }) => mark);
-  const mark = ownMark ?? proposeMark(name || words.calendars.title, taken);
+  const proposed = (name: string) => proposeMark(name || words.calendars.title, taken);
+  const { control, typed, set, submit } = useFormOf(
+    CalendarForm,
+    formOfCalendar(calendar, {
+      colour: proposeColour(calendars.map((other) => other.colour)),
+      mark: proposed(''),
+    }),
+  );
+  const { mark, colour } = typed;
   const clashing = clashes(state, { ...(calendar ? { id: calendar.id } : {}), mark, colour });
   const sameMark = clashing.find((other) => other.mark === mark);
   const sameColour = clashing.find((other) => other.colour === colour);
-  const nameProblem = name.trim() === '' ? words.calendars.nameMissing : undefined;
-  const markProblem = /^[\p{Lu}\p{N}]{2}$/u.test(mark) ? undefined : words.calendars.markWrong;
 
-  const save = () => {
-    setTried(true);
-    if (nameProblem || markProblem) return;
-    commit(
-      saveCalendar(
-        state,
-        calendar?.id,
-        {
-          name: name.trim(),
-          description: description.trim(),
-          colour,
-          mark,
-          zone: zone === AS_EVERYWHERE ? undefined : zone,
-          defaultLengthMinutes: length === AS_EVERYWHERE ? undefined : Number(length),
-          countsAsFree: kinds.includes('busy') ? undefined : true,
-          unlisted: kinds.includes('listed') ? undefined : true,
-          readOnly: kinds.includes('readOnly') ? true : undefined,
-          ...(calendar?.feed && feed ? { feed: { ...calendar.feed, ...feed } } : {}),
-        },
-        context(),
-      ),
-    );
-    onClose();
-  };
+  const save = () =>
+    submit(({ fields, feed }) => {
+      const source = calendar?.feed && feed ? { feed: { ...calendar.feed, ...feed } } : {};
+      commit(saveCalendar(state, calendar?.id, { ...fields, ...source }, context()));
+      onClose();
+    });
 
   return (
     <Sheet
@@ -92,30 +63,43 @@ export function CalendarSheet({
       onClose={onClose}
       go={{ label: words.actions.save, onPress: save }}
     >
-      <TextField
-        label={words.calendars.name}
-        value={name}
-        onChangeText={setName}
-        maxLength={120}
-        onSubmit={save}
-        error={tried ? nameProblem : undefined}
-        large
-      />
-      <TextField
-        label={words.calendars.description}
-        value={description}
-        onChangeText={setDescription}
-        maxLength={2000}
-      />
-      <TextField
-        label={words.calendars.mark}
-        value={mark}
-        onChangeText={(text) => setOwnMark(text.toUpperCase())}
-        maxLength={2}
-        hint={sameMark ? words.calendars.clashMark(sameMark.name) : words.calendars.markHint}
-        error={tried ? markProblem : undefined}
-      />
-      <HuePicker label={words.calendars.colour} colour={colour} mark={mark} onChange={setColour} />
+      <FormField control={control} name="name">
+        {({ value, onChange, ref }, problem) => (
+          <TextField
+            ref={ref}
+            label={words.calendars.name}
+            value={value}
+            onChangeText={(name) => {
+              // The mark follows the name until it is the person's own.
+              if (!calendar && mark === proposed(value)) set('mark', proposed(name));
+              onChange(name);
+            }}
+            maxLength={120}
+            onSubmit={save}
+            error={problem}
+            large
+          />
+        )}
+      </FormField>
+      <FormText control={control} name="description" label={words.calendars.description} maxLength={2000} />
+      <FormField control={control} name="mark">
+        {({ value, onChange, ref }, problem) => (
+          <TextField
+            ref={ref}
+            label={words.calendars.mark}
+            value={value}
+            onChangeText={(text) => onChange(text.toUpperCase())}
+            maxLength={2}
+            hint={sameMark ? words.calendars.clashMark(sameMark.name) : words.calendars.markHint}
+            error={problem}
+          />
+        )}
+      </FormField>
+      <FormField control={control} name="colour">
+        {({ value, onChange }) => (
+          <HuePicker label={words.calendars.colour} colour={value} mark={mark} onChange={onChange} />
+        )}
+      </FormField>
       {sameColour ? (
         <AppText size="small" tone="accent">
           {words.calendars.clashColour(sameColour.name)}
@@ -126,41 +110,62 @@ export function CalendarSheet({
           <AppText size="small" tone="quiet" numberOfLines={2}>
             {calendar.feed.address}
           </AppText>
-          <FeedFields options={feed ?? calendar.feed} onChange={setFeed} />
+          <FormField control={control} name="feed">
+            {({ value, onChange }) => <FeedFields options={value!} onChange={onChange} />}
+          </FormField>
         </>
       ) : (
-        <>
+        <OwnTimeFields control={control} />
+      )}
+      <FormField control={control} name="kinds">
+        {({ value, onChange }) => (
+          <ToggleRow
+            label={said.options}
+            choices={[
+              { value: 'busy' as const, label: said.busy },
+              { value: 'listed' as const, label: said.listed },
+              ...(calendar?.feed ? [] : [{ value: 'readOnly' as const, label: said.readOnly }]),
+            ]}
+            values={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
+    </Sheet>
+  );
+}
+
+/** The zone and the length of what is made in a calendar, where they are its own. */
+function OwnTimeFields({
+  control,
+}: {
+  control: Control<z.input<typeof CalendarForm>, unknown, z.output<typeof CalendarForm>>;
+}) {
+  return (
+    <>
+      <FormField control={control} name="zone">
+        {({ value, onChange }) => (
           <ZoneField
             label={said.zone}
-            value={zone}
+            value={value}
             none={{ value: AS_EVERYWHERE, label: said.zoneHome }}
-            onChange={setZone}
+            onChange={onChange}
           />
-          <SelectField
-            label={said.length}
-            value={length}
-            options={[
-              { value: AS_EVERYWHERE, label: said.lengthUsual },
-              ...OFFERED_LENGTHS.map((minutes) => ({
-                value: String(minutes),
-                label: lengthText(minutes * MINUTE),
-              })),
-            ]}
-            onChange={setLength}
-            testID="calendar-length"
-          />
-        </>
-      )}
-      <ToggleRow
-        label={said.options}
-        choices={[
-          { value: 'busy' as const, label: said.busy },
-          { value: 'listed' as const, label: said.listed },
-          ...(calendar?.feed ? [] : [{ value: 'readOnly' as const, label: said.readOnly }]),
+        )}
+      </FormField>
+      <FormSelect
+        control={control}
+        name="length"
+        label={said.length}
+        options={[
+          { value: AS_EVERYWHERE, label: said.lengthUsual },
+          ...OFFERED_LENGTHS.map((minutes) => ({
+            value: String(minutes),
+            label: lengthText(minutes * MINUTE),
+          })),
         ]}
-        values={kinds}
-        onChange={setKinds}
+        testID="calendar-length"
       />
-    </Sheet>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import {
   categoriesInUse,
   type CategoryUse,
@@ -7,12 +8,14 @@ import {
   renameCategory,
 } from '@/core/change/categoryChanges';
 import { applyPatch, makePatch } from '@/core/change/patch';
-import type { Colour } from '@/core/model/colour';
+import { Colour } from '@/core/model/colour';
 import { useCommands } from '@/features/workspace';
 import { useSnapshot } from '@/store';
+import { FormField } from '@/ui/forms/FormField';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
@@ -21,6 +24,11 @@ import { exchangeWords } from '@/ui/words/exchange';
 import { HuePicker } from './HuePicker';
 
 const said = exchangeWords.categories;
+
+const CategoryForm = z.object({
+  name: z.string().trim().min(1, words.calendars.nameMissing),
+  colour: Colour.optional(),
+});
 
 /** The categories of all entries: their colours, and their names over all entries at once. */
 export function CategorySection() {
@@ -67,24 +75,27 @@ export function CategorySection() {
 function CategorySheet({ category, onClose }: { category: CategoryUse; onClose: () => void }) {
   const state = useSnapshot((snapshot) => snapshot.state);
   const { commit, context } = useCommands();
-  const [name, setName] = useState(category.name);
-  const [colour, setColour] = useState<Colour | undefined>(category.colour);
-  const newName = name.trim();
+  const { control, typed, submit } = useFormOf(CategoryForm, {
+    name: category.name,
+    colour: category.colour,
+  });
+  const newName = typed.name.trim();
   const other =
     newName === category.name
       ? undefined
       : categoriesInUse(state).find((known) => known.name === newName && known.count > 0);
-  const save = () => {
-    const renamed =
-      newName === category.name ? undefined : renameCategory(state, category.name, newName, context());
-    const between = renamed ? applyPatch(state, renamed) : state;
-    const coloured =
-      colour === category.colour ? undefined : colourCategory(between, newName, colour, context());
-    const changes = [...(renamed?.changes ?? []), ...(coloured?.changes ?? [])];
-    const summary = renamed?.summary ?? coloured?.summary;
-    if (summary) commit(makePatch(context(), summary, changes));
-    onClose();
-  };
+  const save = () =>
+    submit(({ name, colour }) => {
+      const renamed =
+        name === category.name ? undefined : renameCategory(state, category.name, name, context());
+      const between = renamed ? applyPatch(state, renamed) : state;
+      const coloured =
+        colour === category.colour ? undefined : colourCategory(between, name, colour, context());
+      const changes = [...(renamed?.changes ?? []), ...(coloured?.changes ?? [])];
+      const summary = renamed?.summary ?? coloured?.summary;
+      if (summary) commit(makePatch(context(), summary, changes));
+      onClose();
+    });
   return (
     <Sheet
       title={said.edit(category.name)}
@@ -101,27 +112,30 @@ function CategorySheet({ category, onClose }: { category: CategoryUse; onClose: 
             }}
           />
           <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={words.actions.save} disabled={newName === ''} onPress={save} />
+          <Button kind="primary" label={words.actions.save} onPress={save} />
         </>
       }
     >
-      <TextField
+      <FormText
+        control={control}
+        name="name"
         label={said.name}
-        value={name}
-        onChangeText={setName}
         maxLength={80}
         onSubmit={save}
-        error={newName === '' ? words.calendars.nameMissing : undefined}
         hint={other ? said.merges(newName, other.count + category.count) : undefined}
         large
       />
-      <HuePicker
-        label={said.colour}
-        colour={colour}
-        mark={category.name.slice(0, 2).toUpperCase()}
-        none={{ label: said.noColour, onPress: () => setColour(undefined) }}
-        onChange={setColour}
-      />
+      <FormField control={control} name="colour">
+        {({ value, onChange }) => (
+          <HuePicker
+            label={said.colour}
+            colour={value}
+            mark={category.name.slice(0, 2).toUpperCase()}
+            none={{ label: said.noColour, onPress: () => onChange(undefined) }}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
     </Sheet>
   );
 }

@@ -1,4 +1,5 @@
-import { FEED_INTERVALS, type FeedSource } from '@/core/model/calendar';
+import type { z } from 'zod';
+import { FEED_INTERVALS, FeedSource } from '@/core/model/calendar';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { exchangeWords } from '@/ui/words/exchange';
@@ -6,7 +7,12 @@ import { exchangeWords } from '@/ui/words/exchange';
 const said = exchangeWords.feeds;
 
 /** How often a feed is read, and what of it is taken. */
-export type FeedOptions = Pick<FeedSource, 'everyMinutes' | 'withReminders' | 'withAttachments'>;
+export const FeedOptions = FeedSource.pick({
+  everyMinutes: true,
+  withReminders: true,
+  withAttachments: true,
+});
+export type FeedOptions = z.infer<typeof FeedOptions>;
 export const USUAL_FEED: FeedOptions = { everyMinutes: 1440, withReminders: false, withAttachments: false };
 
 const PARTS = ['withReminders', 'withAttachments'] as const;

@@ -10,19 +10,31 @@ import { applyPatch, makePatch } from '@/core/change/patch';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore } from '@/store';
 import { AppIcon } from '@/ui/icons/AppIcon';
+import { FormField } from '@/ui/forms/FormField';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
-import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { FeedFields, USUAL_FEED } from './FeedFields';
+import { FeedFields, FeedOptions, USUAL_FEED } from './FeedFields';
 import { readFeed, type ReadFeed } from './readFeed';
 
 const said = exchangeWords.feeds;
 
 const Offered = z.array(z.object({ name: z.string(), address: z.string(), about: z.string() }));
+
+const FeedForm = z.object({
+  address: z.string().transform((text, check) => {
+    const whole = feedAddress(text);
+    if (whole === undefined) check.addIssue({ code: 'custom', message: said.addressWrong });
+    return whole ?? z.NEVER;
+  }),
+  name: z.string().trim(),
+  options: FeedOptions,
+});
 
 async function fetchOffered(): Promise<z.infer<typeof Offered>> {
   const response = await fetch('/api/offered-feeds');
@@ -31,35 +43,33 @@ async function fetchOffered(): Promise<z.infer<typeof Offered>> {
 
 /** Subscribes to a calendar by its address: it is read once before it is kept. */
 export function SubscribeSheet({ onClose }: { onClose: () => void }) {
-  const { colours } = useTheme();
   const { store, clock } = useOpenStore();
   const calendars = useCalendars();
   const { commitWithFiles, context } = useCommands();
-  const [address, setAddress] = useState('');
-  const [name, setName] = useState('');
-  const [options, setOptions] = useState(USUAL_FEED);
-  const [tried, setTried] = useState(false);
+  const { control, typed, set, submit } = useFormOf(FeedForm, {
+    address: '',
+    name: '',
+    options: USUAL_FEED,
+  });
+  const { address, name } = typed;
   const [isReading, setIsReading] = useState(false);
   const [read, setRead] = useState<(ReadFeed & { address: string }) | null>(null);
-  const offered = useQuery({ queryKey: ['offered feeds'], queryFn: fetchOffered, retry: false });
   const whole = feedAddress(address);
   const found = read && read.address === whole ? read : null;
   const isFound = found?.answer.kind === 'read';
 
-  const look = async () => {
-    setTried(true);
-    if (whole === undefined) return;
+  const look = async (from: string) => {
     setIsReading(true);
-    const answer = await readFeed({ address: whole }, { zone: context().zone, now: clock() });
+    const answer = await readFeed({ address: from }, { zone: context().zone, now: clock() });
     setIsReading(false);
-    setRead({ ...answer, address: whole });
+    setRead({ ...answer, address: from });
     if (answer.answer.kind === 'read' && name.trim() === '')
-      setName((answer.name ?? new URL(whole).hostname).slice(0, 120));
+      set('name', (answer.name ?? new URL(from).hostname).slice(0, 120));
   };
-  const subscribe = async () => {
-    if (!found || found.answer.kind !== 'read' || whole === undefined) return;
+  const subscribe = async ({ address: from, name: given, options }: z.output<typeof FeedForm>) => {
+    if (!found || found.answer.kind !== 'read') return;
     const { state } = store.getSnapshot();
-    const title = name.trim() || new URL(whole).hostname;
+    const title = given || new URL(from).hostname;
     const made = saveCalendar(
       state,
       undefined,
@@ -71,7 +81,7 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
           calendars.map(({ mark }) => mark),
         ),
         colour: proposeColour(calendars.map(({ colour }) => colour)),
-        feed: { address: whole, ...options },
+        feed: { address: from, ...options },
       },
       context(),
     );
@@ -86,6 +96,7 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
     const files = new Map([...found.files].filter(([file]) => kept.has(file)));
     if (await commitWithFiles(patch, files)) onClose();
   };
+  const go = () => submit((said) => (isFound ? subscribe(said) : look(said.address)));
 
   return (
     <Sheet
@@ -94,23 +105,18 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
       onClose={onClose}
       go={
         isFound
-          ? { label: said.go, onPress: () => void subscribe() }
-          : {
-              label: isReading ? said.reading : said.refresh,
-              disabled: isReading,
-              onPress: () => void look(),
-            }
+          ? { label: said.go, onPress: go }
+          : { label: isReading ? said.reading : said.refresh, disabled: isReading, onPress: go }
       }
     >
-      <TextField
+      <FormText
+        control={control}
+        name="address"
         label={said.address}
-        value={address}
-        onChangeText={setAddress}
         inputMode="url"
         maxLength={2000}
         hint={said.addressHint}
-        error={tried && whole === undefined ? said.addressWrong : undefined}
-        onSubmit={() => void (isFound ? subscribe() : look())}
+        onSubmit={go}
         testID="feed-address"
       />
       <View role="status">
@@ -126,40 +132,45 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
       ) : null}
       {isFound ? (
         <>
-          <TextField label={words.calendars.name} value={name} onChangeText={setName} maxLength={120} />
-          <FeedFields options={options} onChange={setOptions} />
+          <FormText control={control} name="name" label={words.calendars.name} maxLength={120} />
+          <FormField control={control} name="options">
+            {({ value, onChange }) => <FeedFields options={value} onChange={onChange} />}
+          </FormField>
         </>
-      ) : null}
-      {!isFound && offered.data && offered.data.length > 0 ? (
-        <View style={styles.offered}>
-          <AppText size="small" tone="quiet">
-            {said.known}
-          </AppText>
-          {offered.data.map((feed) => (
-            <Pressable
-              key={feed.address}
-              role="button"
-              onPress={() => {
-                setAddress(feed.address);
-                setTried(false);
-              }}
-              style={[
-                styles.feed,
-                { borderColor: feed.address === address ? colours.primary : colours.line },
-              ]}
-            >
-              <AppIcon name="rss" size={18} color={colours.quietInk} />
-              <View style={styles.text}>
-                <AppText numberOfLines={1}>{feed.name}</AppText>
-                <AppText size="small" tone="quiet" numberOfLines={1}>
-                  {feed.about}
-                </AppText>
-              </View>
-            </Pressable>
-          ))}
-        </View>
-      ) : null}
+      ) : (
+        <OfferedFeeds address={address} onPick={(picked) => set('address', picked)} />
+      )}
     </Sheet>
+  );
+}
+
+/** The feeds that the server knows, to be picked. */
+function OfferedFeeds({ address, onPick }: { address: string; onPick: (address: string) => void }) {
+  const { colours } = useTheme();
+  const offered = useQuery({ queryKey: ['offered feeds'], queryFn: fetchOffered, retry: false });
+  if (!offered.data || offered.data.length === 0) return null;
+  return (
+    <View style={styles.offered}>
+      <AppText size="small" tone="quiet">
+        {said.known}
+      </AppText>
+      {offered.data.map((feed) => (
+        <Pressable
+          key={feed.address}
+          role="button"
+          onPress={() => onPick(feed.address)}
+          style={[styles.feed, { borderColor: feed.address === address ? colours.primary : colours.line }]}
+        >
+          <AppIcon name="rss" size={18} color={colours.quietInk} />
+          <View style={styles.text}>
+            <AppText numberOfLines={1}>{feed.name}</AppText>
+            <AppText size="small" tone="quiet" numberOfLines={1}>
+              {feed.about}
+            </AppText>
+          </View>
+        </Pressable>
+      ))}
+    </View>
   );
 }
 

@@ -1,21 +1,24 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { chosenEntries } from '@/core/schedule/exportChoice';
 import type { EntryFilter } from '@/core/model/look';
 import { dateString, isRealDate, parseDate } from '@/core/time/civil';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useDaysQuery, useEngineAnswer, useNowWall, useOpenStore, useSnapshot } from '@/store';
+import { FormDate } from '@/ui/forms/FormDate';
+import { FormField } from '@/ui/forms/FormField';
+import { FormSelect } from '@/ui/forms/FormSelect';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { DateField } from '@/ui/primitives/dates/DateField';
-import { SelectField } from '@/ui/primitives/PlatformField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { EXPORT_FORMS, exportEntries, type ExportForm } from './files';
+import { EXPORT_FORMS, exportEntries } from './files';
 
 const said = exchangeWords.export;
 const ALL = '';
@@ -28,6 +31,23 @@ export interface ExportLook {
   readonly hidden: readonly string[];
   readonly firstDay: number;
 }
+
+const isDate = (text: string) => /^\d{4}-\d\d-\d\d$/.test(text) && isRealDate(text);
+const isRange = (from: string, to: string): boolean => isDate(from) && isDate(to) && from <= to;
+
+/** What goes into a file, and as what. */
+const ExportChoice = z
+  .object({
+    form: z.enum(EXPORT_FORMS),
+    calendarId: z.string(),
+    options: z.array(z.enum(['filter', 'range', 'files'])),
+    from: z.string(),
+    to: z.string(),
+  })
+  .refine(({ options, from, to }) => !options.includes('range') || isRange(from, to), {
+    path: ['to'],
+    message: said.rangeWrong,
+  });
 
 /** Saves entries as a calendar file or a table: of one calendar or all, as filtered, of a range of days. */
 export function ExportSheet({
@@ -45,15 +65,17 @@ export function ExportSheet({
   const entries = useSnapshot(({ state }) => state.entries);
   const today = Math.floor(useNowWall() / DAY_MS);
   const canFilter = look !== undefined && (!isFilterEmpty(look.filter) || look.hidden.length > 0);
-  const [form, setForm] = useState<ExportForm>('ics');
-  const [which, setWhich] = useState(calendarId ?? ALL);
-  const [options, setOptions] = useState<readonly string[]>(canFilter ? ['filter', 'files'] : ['files']);
-  const [from, setFrom] = useState(() => dateString(look?.firstDay ?? today));
-  const [to, setTo] = useState(() => dateString((look?.firstDay ?? today) + 27));
+  const { control, typed, submit } = useFormOf(ExportChoice, {
+    form: 'ics',
+    calendarId: calendarId ?? ALL,
+    options: canFilter ? ['filter', 'files'] : ['files'],
+    from: dateString(look?.firstDay ?? today),
+    to: dateString((look?.firstDay ?? today) + 27),
+  });
+  const { form, calendarId: which, options, from, to } = typed;
   const isFiltered = canFilter && options.includes('filter');
   const hasRange = options.includes('range');
-  const isDate = (text: string) => /^\d{4}-\d\d-\d\d$/.test(text) && isRealDate(text);
-  const isRangeRight = isDate(from) && isDate(to) && from <= to;
+  const isRangeRight = isRange(from, to);
   const query = useDaysQuery({
     hiddenCalendarIds: isFiltered ? look.hidden : [],
     ...(isFiltered ? { filter: look.filter } : {}),
@@ -85,61 +107,70 @@ export function ExportSheet({
   );
   const hasFiles = events.some(({ attachments }) => attachments);
   const isReady = !hasRange || (isRangeRight && range.data !== undefined && !range.isPlaceholderData);
-  const go = async () => {
-    try {
-      const calendar = calendars.find(({ id }) => id === which);
-      const withFiles = options.includes('files');
-      await exportEntries(store, events, calendar, { form, withFiles, now: context().now });
-      onClose();
-    } catch {
-      refuse(words.data.saveFailed);
-    }
-  };
+  const go = () =>
+    submit(async (said) => {
+      try {
+        const calendar = calendars.find(({ id }) => id === said.calendarId);
+        const withFiles = said.options.includes('files');
+        await exportEntries(store, events, calendar, { form: said.form, withFiles, now: context().now });
+        onClose();
+      } catch {
+        refuse(words.data.saveFailed);
+      }
+    });
   return (
     <Sheet
       title={said.title}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      go={{ label: said.go, onPress: () => void go(), disabled: !isReady || events.length === 0 }}
+      go={{ label: said.go, onPress: go, disabled: !isReady || events.length === 0 }}
     >
-      <ChoiceRow
-        label={said.form}
-        choices={EXPORT_FORMS.map((value) => ({ value, label: said.forms[value] }))}
-        value={form}
-        onChange={setForm}
-      />
+      <FormField control={control} name="form">
+        {({ value, onChange }) => (
+          <ChoiceRow
+            label={said.form}
+            choices={EXPORT_FORMS.map((offered) => ({ value: offered, label: said.forms[offered] }))}
+            value={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
       <AppText size="small" tone="quiet">
         {said.formHint}
       </AppText>
-      <SelectField
+      <FormSelect
+        control={control}
+        name="calendarId"
         label={said.which}
-        value={which}
         options={[
           { value: ALL, label: said.all },
           ...calendars.map(({ id, name }) => ({ value: id, label: name })),
         ]}
-        onChange={setWhich}
         testID="export-calendar"
       />
-      <ToggleRow
-        label={words.actions.more}
-        choices={[
-          ...(canFilter ? [{ value: 'filter', label: said.filtered(look.filterText) }] : []),
-          { value: 'range', label: said.range },
-          ...(form === 'ics' && hasFiles ? [{ value: 'files', label: said.withFiles }] : []),
-        ]}
-        values={options}
-        onChange={setOptions}
-      />
+      <FormField control={control} name="options">
+        {({ value, onChange }) => (
+          <ToggleRow
+            label={words.actions.more}
+            choices={[
+              ...(canFilter ? [{ value: 'filter' as const, label: said.filtered(look.filterText) }] : []),
+              { value: 'range' as const, label: said.range },
+              ...(form === 'ics' && hasFiles ? [{ value: 'files' as const, label: said.withFiles }] : []),
+            ]}
+            values={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
       {hasRange ? (
         <>
           <View style={styles.range}>
-            <DateField label={said.from} value={from} onChange={setFrom} />
-            <DateField
+            <FormDate control={control} name="from" label={said.from} />
+            <FormDate
+              control={control}
+              name="to"
               label={said.to}
-              value={to}
-              onChange={setTo}
-              error={isRangeRight ? undefined : said.rangeWrong}
+              problem={isRangeRight ? undefined : said.rangeWrong}
             />
           </View>
           <AppText size="small" tone="quiet">

@@ -1,22 +1,34 @@
 import { useMemo, useState } from 'react';
+import type { Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
+import type { z } from 'zod';
 import { savePeriodSet } from '@/core/change/presetChanges';
 import type { PeriodSet } from '@/core/model/periodSet';
 import { civilDate, dateString, startOfWeek, dayNumber } from '@/core/time/civil';
-import { periodFaults, periodsOfYear, readPeriodList } from '@/core/time/periods';
+import { periodFaults, periodsOfYear } from '@/core/time/periods';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore } from '@/store';
 import { monthName } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
-import { DateField } from '@/ui/primitives/dates/DateField';
-import { SelectField } from '@/ui/primitives/PlatformField';
-import { TextField } from '@/ui/primitives/TextField';
+import { FormDate } from '@/ui/forms/FormDate';
+import { FormField } from '@/ui/forms/FormField';
+import { FormSelect } from '@/ui/forms/FormSelect';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { type PeriodForm, formOfRule, PERIOD_KINDS, ruleOfForm } from './periodForm';
+import {
+  formOfRule,
+  isOfWeeks,
+  PERIOD_KINDS,
+  type PeriodForm,
+  type PeriodKind,
+  PeriodSetForm,
+  ruleOfForm,
+} from './periodForm';
 import { PeriodTable } from './PeriodTable';
 
 /** A period set: its name and rule, with the periods of a year as they come out, before anything is kept. */
@@ -31,36 +43,16 @@ export function PeriodSetSheet({
 }) {
   const { store } = useOpenStore();
   const { commit, context } = useCommands();
-  const [name, setName] = useState(set?.name ?? '');
-  const [form, setForm] = useState(() => {
-    const { year } = civilDate(today);
+  const { control, typed, submit } = useFormOf(PeriodSetForm, {
+    name: set?.name ?? '',
     // The Monday next to the new year.
-    return formOfRule(set?.rule, dateString(startOfWeek(dayNumber(year, 1, 4))));
+    ...formOfRule(set?.rule, dateString(startOfWeek(dayNumber(civilDate(today).year, 1, 4)))),
   });
-  const [shownYear, setShownYear] = useState<number | undefined>(undefined);
-  const [tried, setTried] = useState(false);
-  const change = (fields: Partial<PeriodForm>) => setForm((before) => ({ ...before, ...fields }));
-  const rule = useMemo(() => ruleOfForm(form), [form]);
-  const list = form.kind === 'list' ? readPeriodList(form.list) : undefined;
-  const firstYear =
-    rule?.kind === 'list'
-      ? Number([...rule.periods].sort((a, b) => (a.first < b.first ? -1 : 1))[0]!.first.slice(0, 4))
-      : undefined;
-  const year = shownYear ?? firstYear ?? civilDate(today).year;
-  const periods = rule ? periodsOfYear(rule, year) : [];
-  const faults = rule
-    ? periodFaults(
-        rule.kind === 'list' ? periods : [...periods, ...periodsOfYear(rule, year + 1).slice(0, 1)],
-      )
-    : [];
-  const nameProblem = name.trim() === '' ? words.periods.nameMissing : undefined;
-  const save = () => {
-    setTried(true);
-    if (nameProblem || !rule) return;
-    commit(savePeriodSet(store.getSnapshot().state, set?.id, { name: name.trim(), rule }, context()));
-    onClose();
-  };
-  const isPattern = form.kind !== 'list' && form.kind !== 'months' && form.kind !== 'quarters';
+  const save = () =>
+    submit((said) => {
+      commit(savePeriodSet(store.getSnapshot().state, set?.id, said, context()));
+      onClose();
+    });
   return (
     <Sheet
       title={set ? words.periods.edit(set.name) : words.periods.new}
@@ -68,105 +60,114 @@ export function PeriodSetSheet({
       onClose={onClose}
       go={{ label: words.actions.save, onPress: save }}
     >
-      <TextField
-        label={words.periods.name}
-        value={name}
-        onChangeText={setName}
-        maxLength={40}
-        error={tried ? nameProblem : undefined}
-        large
-      />
-      <ChoiceRow
-        label={words.periods.kind}
-        choices={PERIOD_KINDS.map((value) => ({ value, label: words.periods.kinds[value] }))}
-        value={form.kind}
-        onChange={(kind) => change({ kind })}
-      />
-      {isPattern ? (
-        <View style={styles.row}>
-          {form.kind === 'weeks' ? (
-            <TextField
-              label={words.periods.weeks}
-              value={form.weeks}
-              inputMode="numeric"
-              maxLength={2}
-              onChangeText={(weeks) => change({ weeks })}
-              error={rule ? undefined : words.periods.weeksWrong}
-            />
-          ) : null}
-          <DateField
-            label={form.kind === 'weeks' ? words.periods.oneBegins : words.periods.yearBegins}
-            value={form.start}
-            onChange={(start) => change({ start })}
-            error={form.start === '' ? words.periods.dateMissing : undefined}
+      <FormText control={control} name="name" label={words.periods.name} maxLength={40} large />
+      <FormField control={control} name="kind">
+        {({ value, onChange }) => (
+          <ChoiceRow
+            label={words.periods.kind}
+            choices={PERIOD_KINDS.map((kind) => ({ value: kind, label: words.periods.kinds[kind] }))}
+            value={value}
+            onChange={onChange}
           />
-        </View>
-      ) : null}
-      {form.kind === 'months' || form.kind === 'quarters' ? (
-        <View style={styles.row}>
-          <SelectField
-            label={words.periods.firstDay}
-            value={form.firstDay}
-            options={Array.from({ length: 28 }, (_, index) => ({
-              value: String(index + 1),
-              label: String(index + 1),
-            }))}
-            onChange={(firstDay) => change({ firstDay })}
-          />
-          <SelectField
-            label={words.periods.firstMonth}
-            value={form.firstMonth}
-            options={Array.from({ length: 12 }, (_, index) => ({
-              value: String(index + 1),
-              label: monthName(index + 1),
-            }))}
-            onChange={(firstMonth) => change({ firstMonth })}
-          />
-        </View>
-      ) : null}
-      {list ? (
-        <TextField
-          label={words.periods.list}
-          value={form.list}
-          multiline
-          onChangeText={(text) => change({ list: text })}
-          hint={words.periods.listHint}
-          error={
-            list.problems.length > 0
-              ? words.periods.listProblem(list.problems.map(({ line }) => line))
-              : tried && list.periods.length === 0
-                ? words.periods.listMissing
-                : undefined
-          }
-          testID="period-list"
-        />
-      ) : null}
-      {rule ? (
-        <View style={styles.preview}>
-          <View style={styles.year}>
-            <TitleText size="large" level={3}>
-              {words.periods.preview(year)}
-            </TitleText>
-            <Button
-              icon="arrow-left"
-              iconOnly
-              kind="quiet"
-              label={words.periods.yearBefore}
-              onPress={() => setShownYear(year - 1)}
-            />
-            <Button
-              icon="arrow-right"
-              iconOnly
-              kind="quiet"
-              label={words.periods.yearAfter}
-              onPress={() => setShownYear(year + 1)}
-            />
-          </View>
-          <PeriodTable periods={periods} faults={faults} today={today} />
-          {periods.length === 0 ? <AppText tone="quiet">{words.periods.noneInYear}</AppText> : null}
-        </View>
-      ) : null}
+        )}
+      </FormField>
+      <RuleFields control={control} kind={typed.kind} />
+      <Preview form={typed} today={today} />
     </Sheet>
+  );
+}
+
+type PeriodSetControl = Control<z.input<typeof PeriodSetForm>, unknown, z.output<typeof PeriodSetForm>>;
+
+const DAYS = Array.from({ length: 28 }, (_, index) => String(index + 1));
+const MONTHS = DAYS.slice(0, 12);
+
+/** The fields that a kind of periods takes. */
+function RuleFields({ control, kind }: { control: PeriodSetControl; kind: PeriodKind }) {
+  if (kind === 'list')
+    return (
+      <FormText
+        control={control}
+        name="list"
+        label={words.periods.list}
+        multiline
+        hint={words.periods.listHint}
+        testID="period-list"
+      />
+    );
+  if (isOfWeeks(kind))
+    return (
+      <View style={styles.row}>
+        {kind === 'weeks' ? (
+          <FormText
+            control={control}
+            name="weeks"
+            label={words.periods.weeks}
+            inputMode="numeric"
+            maxLength={2}
+          />
+        ) : null}
+        <FormDate
+          control={control}
+          name="start"
+          label={kind === 'weeks' ? words.periods.oneBegins : words.periods.yearBegins}
+        />
+      </View>
+    );
+  return (
+    <View style={styles.row}>
+      <FormSelect
+        control={control}
+        name="firstDay"
+        label={words.periods.firstDay}
+        options={DAYS.map((day) => ({ value: day, label: day }))}
+      />
+      <FormSelect
+        control={control}
+        name="firstMonth"
+        label={words.periods.firstMonth}
+        options={MONTHS.map((month) => ({ value: month, label: monthName(Number(month)) }))}
+      />
+    </View>
+  );
+}
+
+/** The periods of a year as they come out, to be stepped through. */
+function Preview({ form, today }: { form: PeriodForm; today: number }) {
+  const [shownYear, setShownYear] = useState<number | undefined>(undefined);
+  const rule = useMemo(() => ruleOfForm(form), [form]);
+  if (!rule) return null;
+  const firstYear =
+    rule.kind === 'list'
+      ? Number([...rule.periods].sort((a, b) => (a.first < b.first ? -1 : 1))[0]!.first.slice(0, 4))
+      : undefined;
+  const year = shownYear ?? firstYear ?? civilDate(today).year;
+  const periods = periodsOfYear(rule, year);
+  const following = rule.kind === 'list' ? [] : periodsOfYear(rule, year + 1).slice(0, 1);
+  return (
+    <View style={styles.preview}>
+      <View style={styles.year}>
+        <TitleText size="large" level={3}>
+          {words.periods.preview(year)}
+        </TitleText>
+        <Button
+          icon="arrow-left"
+          iconOnly
+          kind="quiet"
+          label={words.periods.yearBefore}
+          onPress={() => setShownYear(year - 1)}
+        />
+        <Button
+          icon="arrow-right"
+          iconOnly
+          kind="quiet"
+          label={words.periods.yearAfter}
+          onPress={() => setShownYear(year + 1)}
+        />
+      </View>
+      <PeriodTable periods={periods} faults={periodFaults([...periods, ...following])} today={today} />
+      {periods.length === 0 ? <AppText tone="quiet">{words.periods.noneInYear}</AppText> : null}
+    </View>
   );
 }
 

@@ -1,20 +1,23 @@
-import { type PeriodRule, WEEK_PATTERN_NAMES } from '@/core/model/periodSet';
+import { z } from 'zod';
+import { type PeriodRule, type PeriodSet, WEEK_PATTERN_NAMES } from '@/core/model/periodSet';
 import { isRealDate } from '@/core/time/civil';
 import { readPeriodList, writePeriodList } from '@/core/time/periods';
+import { words } from '@/ui/words';
 
 /** The kinds of period sets as they are chosen: a pattern of weeks each, then the others. */
 export const PERIOD_KINDS = [...WEEK_PATTERN_NAMES, 'weeks', 'months', 'quarters', 'list'] as const;
 export type PeriodKind = (typeof PERIOD_KINDS)[number];
 
-/** The fields of the form, as they are written. */
-export interface PeriodForm {
-  readonly kind: PeriodKind;
-  readonly start: string;
-  readonly weeks: string;
-  readonly firstDay: string;
-  readonly firstMonth: string;
-  readonly list: string;
-}
+const RuleFields = z.object({
+  kind: z.enum(PERIOD_KINDS),
+  start: z.string(),
+  weeks: z.string(),
+  firstDay: z.string(),
+  firstMonth: z.string(),
+  list: z.string(),
+});
+/** The fields of a rule, as they are written. */
+export type PeriodForm = Readonly<z.infer<typeof RuleFields>>;
 
 /** The form of a rule; of a new one, four and five weeks from a date. */
 export function formOfRule(rule: PeriodRule | undefined, start: string): PeriodForm {
@@ -43,13 +46,18 @@ const whole = (text: string, from: number, to: number): number | undefined => {
   return /^\d+$/.test(text.trim()) && number >= from && number <= to ? number : undefined;
 };
 
+const hasStart = ({ start }: PeriodForm): boolean => /^\d{4}-\d{2}-\d{2}$/.test(start) && isRealDate(start);
+
+/** Whether periods of a kind are counted in weeks from a date. */
+export const isOfWeeks = (kind: PeriodKind): boolean =>
+  kind !== 'list' && kind !== 'months' && kind !== 'quarters';
+
 /** The rule that a form says; undefined while a field of it is wrong. */
 export function ruleOfForm(form: PeriodForm): PeriodRule | undefined {
-  const hasStart = /^\d{4}-\d{2}-\d{2}$/.test(form.start) && isRealDate(form.start);
   switch (form.kind) {
     case 'weeks': {
       const weeks = whole(form.weeks, 1, 26);
-      return weeks !== undefined && hasStart ? { kind: 'weeks', weeks, start: form.start } : undefined;
+      return weeks !== undefined && hasStart(form) ? { kind: 'weeks', weeks, start: form.start } : undefined;
     }
     case 'months':
     case 'quarters': {
@@ -69,6 +77,29 @@ export function ruleOfForm(form: PeriodForm): PeriodRule | undefined {
     case '4-5-4':
     case '5-4-4':
     case '13x4':
-      return hasStart ? { kind: 'pattern', pattern: form.kind, start: form.start } : undefined;
+      return hasStart(form) ? { kind: 'pattern', pattern: form.kind, start: form.start } : undefined;
   }
 }
+
+/** What is wrong with the rule that a form says, in words at its fields. */
+function problemsOfRule(form: PeriodForm): Partial<Record<keyof PeriodForm, string>> {
+  if (form.kind === 'list') {
+    const { periods, problems } = readPeriodList(form.list);
+    if (problems.length > 0) return { list: words.periods.listProblem(problems.map(({ line }) => line)) };
+    return periods.length === 0 ? { list: words.periods.listMissing } : {};
+  }
+  return {
+    ...(form.kind === 'weeks' && whole(form.weeks, 1, 26) === undefined
+      ? { weeks: words.periods.weeksWrong }
+      : {}),
+    ...(isOfWeeks(form.kind) && !hasStart(form) ? { start: words.periods.dateMissing } : {}),
+  };
+}
+
+/** The form of a period set, whose name and rule it says. */
+export const PeriodSetForm = RuleFields.extend({ name: z.string().trim().min(1, words.periods.nameMissing) })
+  .superRefine((form, check) => {
+    for (const [name, message] of Object.entries(problemsOfRule(form)))
+      check.addIssue({ code: 'custom', path: [name], message });
+  })
+  .transform((form): Pick<PeriodSet, 'name' | 'rule'> => ({ name: form.name, rule: ruleOfForm(form)! }));

@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { makePatch, put } from '@/core/change/patch';
 import { saveFile } from '@/features/interchange';
 import { useCommands, useReveal } from '@/features/workspace';
 import { readRecordText, type SetAside, useAside, useOpenStore, useSnapshot, useTroubled } from '@/store';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -102,24 +104,31 @@ function Row({ title, detail, children }: { title: string; detail: string; child
   );
 }
 
+/** A record as a text, that says the record once it is one of its collection. */
+const RecordForm = z
+  .object({ collection: z.custom<SetAside['collection']>(), text: z.string() })
+  .transform(({ collection, text }, check) => {
+    const read = collection ? readRecordText(collection, text) : undefined;
+    if (read?.record) return read.record;
+    check.addIssue({ code: 'custom', path: ['text'], message: said.still(read?.reason ?? '') });
+    return z.NEVER;
+  });
+
 /** One record as the text that it is: saved, mended or thrown away. */
 function AsideSheet({ item, onClose }: { item: SetAside; onClose: () => void }) {
   const { store } = useOpenStore();
   const { commit, context } = useCommands();
-  const [text, setText] = useState(item.text);
-  const [problem, setProblem] = useState<string>();
+  const { control, submit } = useFormOf(RecordForm, { collection: item.collection, text: item.text });
   const [asks, setAsks] = useState(false);
   const { collection } = item;
-  const mend = async () => {
-    if (!collection) return;
-    const read = readRecordText(collection, text);
-    if (!read.record) return setProblem(said.still(read.reason));
-    const change = put(store.getSnapshot().state, collection, read.record as never);
-    commit(makePatch(context(), { what: 'restored', count: 1 }, [change as never], 'closed-calendars'));
-    await store.settled();
-    await store.forgetAside(item.key);
-    onClose();
-  };
+  const mend = () =>
+    submit(async (record) => {
+      const change = put(store.getSnapshot().state, collection!, record as never);
+      commit(makePatch(context(), { what: 'restored', count: 1 }, [change as never], 'closed-calendars'));
+      await store.settled();
+      await store.forgetAside(item.key);
+      onClose();
+    });
   const throwAway = async () => {
     await store.forgetAside(item.key);
     onClose();
@@ -140,21 +149,15 @@ function AsideSheet({ item, onClose }: { item: SetAside; onClose: () => void }) 
             label={words.actions.save}
             onPress={() => saveFile('set-aside.json', item.text, 'application/json')}
           />
-          {collection ? <Button kind="primary" label={said.mend} onPress={() => void mend()} /> : null}
+          {collection ? <Button kind="primary" label={said.mend} onPress={mend} /> : null}
         </>
       }
     >
       <AppText tone="quiet">{collection ? said.mendHint : said.partHint}</AppText>
       {collection ? (
-        <TextField
-          label={said.text}
-          value={text}
-          multiline
-          onChangeText={setText}
-          {...(problem === undefined ? {} : { error: problem })}
-        />
+        <FormText control={control} name="text" label={said.text} multiline />
       ) : (
-        <AppText size="small">{text.slice(0, 5000)}</AppText>
+        <AppText size="small">{item.text.slice(0, 5000)}</AppText>
       )}
     </Sheet>
   );

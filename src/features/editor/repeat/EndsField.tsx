@@ -13,7 +13,7 @@ export function EndsField({
   problems,
 }: {
   draft: RepeatDraft;
-  onChange: (draft: RepeatDraft) => void;
+  onChange: (draft: Partial<RepeatDraft>) => void;
   problems: RepeatProblems;
 }) {
   return (
@@ -26,13 +26,13 @@ export function EndsField({
           { value: 'until', label: words.repeat.until },
         ]}
         value={draft.ends}
-        onChange={(ends) => onChange({ ...draft, ends })}
+        onChange={(ends) => onChange({ ends })}
       />
       {draft.ends === 'count' ? (
         <TextField
           label={words.repeat.times}
           value={draft.count}
-          onChangeText={(count) => onChange({ ...draft, count })}
+          onChangeText={(count) => onChange({ count })}
           inputMode="numeric"
           error={problems.count}
           testID="repeat-count"
@@ -42,7 +42,7 @@ export function EndsField({
         <DateField
           label={words.repeat.lastDate}
           value={draft.until}
-          onChange={(until) => onChange({ ...draft, until })}
+          onChange={(until) => onChange({ until })}
           error={problems.until}
           testID="repeat-until"
         />

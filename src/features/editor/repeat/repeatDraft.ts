@@ -1,4 +1,5 @@
-import type { Recurrence, SkipDaysOff } from '@/core/model/entry';
+import { z } from 'zod';
+import { type Recurrence, SkipDaysOff } from '@/core/model/entry';
 import {
   choiceOfRule,
   plainChoice,
@@ -13,17 +14,19 @@ import { lastDayOfUntil, type RuleStart } from '@/core/recurrence/until';
 import { dateString, isRealDate } from '@/core/time/civil';
 import { words } from '@/ui/words';
 
-/** A repeat while it is edited: a choice whose numbers are texts, as a person types them. */
-export interface RepeatDraft {
+/** What may stand in the fields of a repeat. */
+const RepeatFields = z.object({
   /** None, a choice, or a rule that says more than a choice can and stays as it is. */
-  readonly kind: 'none' | 'choice' | 'custom';
-  readonly choice: Omit<RepeatChoice, 'interval' | 'ends'>;
-  readonly interval: string;
-  readonly ends: 'never' | 'count' | 'until';
-  readonly count: string;
-  readonly until: string;
-  readonly skipDaysOff: SkipDaysOff | undefined;
-}
+  kind: z.enum(['none', 'choice', 'custom']),
+  choice: z.custom<Omit<RepeatChoice, 'interval' | 'ends'>>(),
+  interval: z.string(),
+  ends: z.enum(['never', 'count', 'until']),
+  count: z.string(),
+  until: z.string(),
+  skipDaysOff: SkipDaysOff.optional(),
+});
+/** A repeat while it is edited: a choice whose numbers are texts, as a person types them. */
+export type RepeatDraft = Readonly<z.infer<typeof RepeatFields>>;
 
 /** The problems of a draft, each at the field that it is about. */
 export type RepeatProblems = Partial<
@@ -130,3 +133,10 @@ export function recurrenceOfDraft(
   const says = oldChoice && formatRule(ruleOfChoice(oldChoice, start.wall));
   return { ...others, rules: says === text ? before!.rules : [text], ...skip };
 }
+
+/** The form of a repeat, that says the recurrence of an entry from a start on. */
+export const repeatForm = (before: Recurrence | undefined, start: RuleStart) =>
+  RepeatFields.superRefine((draft, check) => {
+    for (const [field, message] of Object.entries(problemsOfDraft(draft, start)))
+      check.addIssue({ code: 'custom', path: [field], message });
+  }).transform((draft) => ({ recurrence: recurrenceOfDraft(draft, before, start) }));

@@ -1,7 +1,8 @@
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { type WorkingDay, WORKPLACES } from '@/core/model/settings';
 import { nextSpan } from '@/core/time/workingPattern';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { TimeField } from '@/ui/primitives/dates/TimeField';
@@ -10,7 +11,13 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { setupWords } from '@/ui/words/setup';
-import { dayOfDraft, draftOfDay, spansOfDraft, textsOfSpan, type WorkingDayDraft } from './workingDayDraft';
+import {
+  draftOfDay,
+  spansOfDraft,
+  textsOfSpan,
+  type WorkingDayDraft,
+  workingDayForm,
+} from './workingDayDraft';
 
 interface WorkingDayFieldsProps {
   /** What the day is called, and read out as. */
@@ -27,25 +34,28 @@ const said = setupWords.working;
 /** Where and when a day is worked. What can't be kept is said, and stays in the fields. */
 export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFieldsProps) {
   const { colours } = useTheme();
-  const [draft, setDraft] = useState(() => draftOfDay(day));
-  const [problem, setProblem] = useState<keyof typeof said.problems | null>(null);
+  const { typed: draft, problems, set, reset, submit } = useFormOf(workingDayForm(day), draftOfDay(day));
   // A day that was changed from elsewhere (undo, another tab) is shown as it is then.
-  const [shown, setShown] = useState(day);
-  if (JSON.stringify(shown) !== JSON.stringify(day)) {
-    setShown(day);
-    setDraft(draftOfDay(day));
-    setProblem(null);
-  }
-  const keep = (next: WorkingDayDraft) => {
-    setDraft(next);
-    const result = dayOfDraft(next, day);
-    if ('problem' in result) return setProblem(result.problem);
-    setProblem(null);
-    if (JSON.stringify(result.day) !== JSON.stringify(day)) onChange(result.day);
+  const shown = useRef(day);
+  useEffect(() => {
+    if (JSON.stringify(shown.current) === JSON.stringify(day)) return;
+    shown.current = day;
+    reset(draftOfDay(day));
+  });
+  const keep = () =>
+    submit((said) => {
+      if (JSON.stringify(said) !== JSON.stringify(day)) onChange(said);
+    });
+  const setSpans = (spans: WorkingDayDraft['spans']) => {
+    set('spans', spans);
+    keep();
   };
-  const withSpans = (spans: WorkingDayDraft['spans']): WorkingDayDraft => ({ ...draft, spans });
   const setTime = (index: number, edge: 'from' | 'to', text: string) =>
-    setDraft(withSpans(draft.spans.map((span, at) => (at === index ? { ...span, [edge]: text } : span))));
+    set(
+      'spans',
+      draft.spans.map((span, at) => (at === index ? { ...span, [edge]: text } : span)),
+    );
+  const problem = Object.values(problems)[0];
   const more = draft.place === 'off' ? undefined : nextSpan(spansOfDraft(draft) ?? []);
   return (
     <View
@@ -54,7 +64,7 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
       style={[styles.row, { borderColor: colours.line }]}
       {...webProps({
         onBlur: ({ relatedTarget, currentTarget }) => {
-          if (!(relatedTarget instanceof Node && currentTarget.contains(relatedTarget))) keep(draft);
+          if (!(relatedTarget instanceof Node && currentTarget.contains(relatedTarget))) keep();
         },
       })}
     >
@@ -71,9 +81,9 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
             onChange={(value) => {
               const place = value as WorkingDayDraft['place'];
               const first = nextSpan([]);
-              const spans =
-                place !== 'off' && draft.spans.length === 0 && first ? [textsOfSpan(first)] : draft.spans;
-              keep({ place, spans });
+              set('place', place);
+              if (place !== 'off' && draft.spans.length === 0 && first) set('spans', [textsOfSpan(first)]);
+              keep();
             }}
           />
         </View>
@@ -99,7 +109,7 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
                   icon="close"
                   iconOnly
                   label={said.removeHours(name, index + 1)}
-                  onPress={() => keep(withSpans(draft.spans.filter((_, at) => at !== index)))}
+                  onPress={() => setSpans(draft.spans.filter((_, at) => at !== index))}
                 />
               ) : null}
             </View>
@@ -110,7 +120,7 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
               icon="plus"
               label={said.addTo(name)}
               shown={said.add}
-              onPress={() => keep(withSpans([...draft.spans, textsOfSpan(more)]))}
+              onPress={() => setSpans([...draft.spans, textsOfSpan(more)])}
             />
           ) : null}
         </View>
@@ -118,7 +128,7 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
       {children}
       {problem ? (
         <AppText tone="error" role="alert" style={styles.problem}>
-          {said.problems[problem]}
+          {problem}
         </AppText>
       ) : null}
     </View>

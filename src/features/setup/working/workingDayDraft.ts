@@ -1,11 +1,14 @@
-import type { WorkingDay, WorkingSpan, Workplace } from '@/core/model/settings';
+import { z } from 'zod';
+import { type WorkingDay, type WorkingSpan, WORKPLACES } from '@/core/model/settings';
 import { problemOfSpans, type SpansProblem } from '@/core/time/workingPattern';
+import { setupWords } from '@/ui/words/setup';
 
+const WorkingDayFields = z.object({
+  place: z.enum([...WORKPLACES, 'off']),
+  spans: z.array(z.object({ from: z.string(), to: z.string() })).readonly(),
+});
 /** A working day while it is edited: its times are texts (`HH:MM`), as fields hold them. */
-export interface WorkingDayDraft {
-  readonly place: Workplace | 'off';
-  readonly spans: readonly { readonly from: string; readonly to: string }[];
-}
+export type WorkingDayDraft = z.infer<typeof WorkingDayFields>;
 
 const textOf = (minute: number): string =>
   `${String(Math.floor(minute / 60) % 24).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
@@ -44,3 +47,13 @@ export function dayOfDraft(
   const problem = problemOfSpans(spans);
   return problem ? { problem } : { day: { place: draft.place, spans } };
 }
+
+/** The form of a working day, that says the day once its hours can be kept. What is wrong is said of the hours together. */
+export const workingDayForm = (before: WorkingDay) =>
+  WorkingDayFields.transform((draft, check): WorkingDay => {
+    const said = dayOfDraft(draft, before);
+    if ('day' in said) return said.day;
+    const message = setupWords.working.problems[said.problem];
+    check.addIssue({ code: 'custom', path: ['hours'], message });
+    return z.NEVER;
+  });

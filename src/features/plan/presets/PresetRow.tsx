@@ -1,0 +1,182 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
+import { changeSettings } from '@/core/change/calendarChanges';
+import { deletePreset, reorderPreset, savePreset } from '@/core/change/presetChanges';
+import type { ViewPreset } from '@/core/model/viewPreset';
+import { useCommands } from '@/features/workspace';
+import { useOpenStore, usePeriodSets, useSettings } from '@/store';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, space } from '@/ui/theme/tokens';
+import { webProps } from '@/ui/web';
+import { words } from '@/ui/words';
+import { presetName } from './presetName';
+
+/** A kept way of looking, with what can be done with it. */
+export function PresetRow({
+  preset,
+  digit,
+  isFirst,
+  isLast,
+  isApplied,
+  isChanged,
+  onApply,
+  onResave,
+}: {
+  preset: ViewPreset;
+  digit: number | undefined;
+  isFirst: boolean;
+  isLast: boolean;
+  isApplied: boolean;
+  isChanged: boolean;
+  onApply: () => void;
+  onResave: () => void;
+}) {
+  const { colours } = useTheme();
+  const { store } = useOpenStore();
+  const { context, commit } = useCommands();
+  const { startPresetId } = useSettings();
+  const sets = usePeriodSets();
+  const [renaming, setRenaming] = useState(false);
+  const state = () => store.getSnapshot().state;
+  const isStart = preset.id === startPresetId;
+  const move = (direction: 1 | -1) => {
+    const patch = reorderPreset(state(), preset.id, direction, context());
+    if (patch) commit(patch);
+  };
+  const rename = (name: string) => {
+    setRenaming(false);
+    if (name !== preset.name) commit(savePreset(state(), preset.id, { ...preset, name }, context()));
+  };
+  return (
+    <View
+      role="group"
+      aria-label={preset.name}
+      testID="preset"
+      style={[
+        styles.preset,
+        { borderColor: isApplied ? colours.primary : colours.line, backgroundColor: colours.card },
+      ]}
+    >
+      {renaming ? (
+        <RenameField preset={preset} onName={rename} onLeave={() => setRenaming(false)} />
+      ) : (
+        <Button
+          icon={isApplied ? 'bookmark' : 'bookmark-outline'}
+          label={words.presets.apply(preset.name)}
+          shown={preset.name}
+          kind="quiet"
+          onPress={onApply}
+          align="start"
+          style={styles.apply}
+        />
+      )}
+      <AppText size="small" tone="quiet" style={styles.about}>
+        {[
+          words.plan.view[preset.look.view],
+          isStart ? words.presets.isStart : '',
+          digit === undefined ? '' : words.presets.key(digit),
+          isChanged ? words.presets.isChanged : '',
+          preset.look.periodSetId !== undefined && !sets.some(({ id }) => id === preset.look.periodSetId)
+            ? words.presets.periodsGone
+            : '',
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </AppText>
+      <View style={styles.row}>
+        {isChanged ? <Button label={words.presets.resave} onPress={onResave} /> : null}
+        <Button
+          icon="pencil-outline"
+          iconOnly
+          kind="quiet"
+          label={words.presets.rename(preset.name)}
+          onPress={() => setRenaming(true)}
+        />
+        <Button
+          icon="menu-up"
+          iconOnly
+          kind="quiet"
+          disabled={isFirst}
+          label={words.presets.earlier(preset.name)}
+          onPress={() => move(-1)}
+        />
+        <Button
+          icon="menu-down"
+          iconOnly
+          kind="quiet"
+          disabled={isLast}
+          label={words.presets.later(preset.name)}
+          onPress={() => move(1)}
+        />
+        <Button
+          icon="home-outline"
+          iconOnly
+          kind="quiet"
+          selected={isStart}
+          label={words.presets.makeStart(preset.name)}
+          onPress={() =>
+            commit(changeSettings(state(), { startPresetId: isStart ? undefined : preset.id }, context()))
+          }
+        />
+        <Button
+          icon="delete-outline"
+          iconOnly
+          kind="danger"
+          label={words.presets.delete(preset.name)}
+          onPress={() => {
+            const patch = deletePreset(state(), preset.id, context());
+            if (patch) commit(patch);
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** The name of a preset while it is written. One that another has stays in its field, with what is wrong with it. */
+function RenameField({
+  preset,
+  onName,
+  onLeave,
+}: {
+  preset: ViewPreset;
+  onName: (name: string) => void;
+  onLeave: () => void;
+}) {
+  const { store } = useOpenStore();
+  const schema = z.object({ name: presetName(() => store.getSnapshot().state, preset.id) });
+  const { control, typed, submit } = useFormOf(schema, { name: preset.name });
+  const keep = () => (typed.name.trim() === '' ? onLeave() : submit(({ name }) => onName(name)));
+  return (
+    <View style={styles.apply} {...webProps({ onBlur: keep })}>
+      <FormText
+        control={control}
+        name="name"
+        label={words.presets.name}
+        maxLength={40}
+        onSubmit={keep}
+        autoFocus
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), alignItems: 'center' },
+  preset: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: space(2),
+    borderWidth: hairline,
+    borderRadius: corner,
+    padding: space(2),
+  },
+  apply: { flexShrink: 1 },
+  about: { flexGrow: 1 },
+});
