@@ -5,6 +5,7 @@
 const ignore = ['/node_modules/', '/dist/', '/e2e/'];
 const alias = {
   '^@/(.*)$': '<rootDir>/src/$1',
+  '/MaterialCommunityIcon$': '<rootDir>/src/ui/icons/paperIcon.tsx',
   // Jest 29 does not follow the package's pattern of entry points.
   '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
   '^@react-native-async-storage/async-storage$':

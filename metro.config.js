@@ -22,6 +22,7 @@ config.resolver.assetExts.push('woff2');
 const resolve = config.resolver.resolveRequest;
 
 const plainRouter = require.resolve('./tools/bundle/plainRouter.js');
+const paperIcon = require.resolve('./src/ui/icons/paperIcon.tsx');
 const noJsonSchema = require.resolve('./tools/bundle/noJsonSchema.js');
 const paperColours = require.resolve('./tools/bundle/paperColours.js');
 /** What the router asks for by these names, and what it gets instead. */
@@ -49,6 +50,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
     /[\\/]node_modules[\\/]zod[\\/]/.test(context.originModulePath)
   )
     return { type: 'sourceFile', filePath: noJsonSchema };
+  // The icon font that some of Paper's components ask for past the theme: their icons are SVG paths, too.
+  if (/\/MaterialCommunityIcon$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
+    return { type: 'sourceFile', filePath: paperIcon };
   if (/\/themes\/v2\/colors$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
     return { type: 'sourceFile', filePath: paperColours };
   // Long lists are drawn by the application itself: React Native's come with its main entry, and nobody asks for them.

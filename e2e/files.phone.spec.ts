@@ -127,7 +127,7 @@ test('files are attached by choosing, dropping and pasting, shown, saved, export
   );
 
   for (const name of ['lamps.txt', 'wicks.txt', 'plan.svg'])
-    await press(page.getByRole('button', { name: `Choose ${name}` }));
+    await press(page.getByRole('checkbox', { name: `Choose ${name}` }));
   await press(page.getByRole('button', { name: 'Remove 3 files' }));
   await expect(page.getByText('lamps.txt')).toHaveCount(0);
   await expect(page.getByText('pasted.txt')).toBeVisible();

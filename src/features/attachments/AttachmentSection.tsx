@@ -5,6 +5,7 @@ import { attachmentsBySize, removeAttachments } from '@/core/change/attachmentCh
 import { useCommands } from '@/features/workspace';
 import { useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
+import { Check } from '@/ui/primitives/Check';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -45,13 +46,11 @@ export function AttachmentSection() {
       <View style={styles.list}>
         {uses.slice(0, SHOWN).map(({ attachment, title, count }) => (
           <View key={attachment.id} style={styles.row}>
-            <Button
-              icon={there.has(attachment.id) ? 'checkbox-marked' : 'checkbox-blank-outline'}
-              iconOnly
-              kind="quiet"
-              selected={undefined}
+            <Check
               label={said.choose(attachment.name)}
-              onPress={() => toggle(attachment.id)}
+              hideLabel
+              checked={there.has(attachment.id)}
+              onChange={() => toggle(attachment.id)}
             />
             <View style={styles.text}>
               <AppText numberOfLines={1}>{attachment.name}</AppText>

@@ -15,6 +15,7 @@ import { FormText } from '@/ui/forms/FormText';
 import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Sheet } from '@/ui/primitives/Sheet';
+import { Waiting } from '@/ui/primitives/Waiting';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -120,7 +121,7 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
         testID="feed-address"
       />
       <View role="status">
-        {isReading ? <AppText tone="quiet">{said.reading}</AppText> : null}
+        {isReading ? <Waiting>{said.reading}</Waiting> : null}
         {found?.answer.kind === 'read' ? (
           <AppText weight="700">{said.found(found.answer.events.length)}</AppText>
         ) : null}

@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { Progress } from '@/ui/primitives/Progress';
 import { Sheet } from '@/ui/primitives/Sheet';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, space } from '@/ui/theme/tokens';
+import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { chooseFiles, IMPORTABLE } from './files';
@@ -50,42 +50,11 @@ export function ImportSheet() {
           }
           done={step.kind === 'reading' ? step.done : 1}
           total={step.kind === 'reading' ? step.total : 1}
+          count={step.kind === 'reading' ? exchangeWords.import.progress(step.done, step.total) : undefined}
         />
       )}
     </Sheet>
   );
 }
 
-function Progress({ label, done, total }: { label: string; done: number; total: number }) {
-  const { colours } = useTheme();
-  return (
-    <View style={styles.group}>
-      <AppText>{label}</AppText>
-      <View
-        role="progressbar"
-        aria-label={label}
-        aria-valuemin={0}
-        aria-valuemax={total}
-        aria-valuenow={done}
-        style={[styles.bar, { backgroundColor: colours.page }]}
-      >
-        <View
-          style={[
-            styles.bar,
-            { backgroundColor: colours.primary, width: `${total > 0 ? (done / total) * 100 : 3}%` },
-          ]}
-        />
-      </View>
-      {total > 0 ? (
-        <AppText size="small" tone="quiet" figures>
-          {exchangeWords.import.progress(done, total)}
-        </AppText>
-      ) : null}
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  group: { gap: space(2) },
-  bar: { height: 8, borderRadius: corner },
-});
+const styles = StyleSheet.create({ group: { gap: space(2) } });

@@ -14,7 +14,7 @@ import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
-import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { RadioList } from '@/ui/primitives/RadioList';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -69,13 +69,16 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
             .join(' · ')}
         </AppText>
       </View>
-      <ChoiceRow
+      <RadioList
         label={said.mode}
-        choices={RESTORE_MODES.map((value) => ({ value, label: said.modes[value] }))}
+        choices={RESTORE_MODES.map((value) => ({
+          value,
+          label: said.modes[value],
+          hint: said.modeHints[value],
+        }))}
         value={mode}
         onChange={setMode}
       />
-      <AppText tone="quiet">{said.modeHints[mode]}</AppText>
       {effects.length === 0 ? <AppText>{said.nothing}</AppText> : null}
       <View style={styles.list} testID="restore-effects">
         {effects.map(({ collection, added, changed, removed }) => (

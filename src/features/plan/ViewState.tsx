@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { Waiting } from '@/ui/primitives/Waiting';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -32,7 +33,7 @@ export function ViewState({ isLoading, failed, empty, onRetry, onShowAll, onClea
             <Button label={words.actions.retry} onPress={onRetry} />
           </>
         ) : isLoading ? (
-          <AppText tone="quiet">{words.plan.loading}</AppText>
+          <Waiting>{words.plan.loading}</Waiting>
         ) : empty === 'all-hidden' ? (
           <>
             <AppText>{words.plan.allHidden}</AppText>

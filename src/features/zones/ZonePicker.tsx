@@ -1,14 +1,13 @@
 import { useDeferredValue, useEffect, useId, useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { abbreviationsOf, searchZones, type ZoneEntry, zoneEntries } from '@/core/time/zoneSearch';
 import { instantToWall, offsetName } from '@/core/time/zones';
 import { useNow, useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
+import { ListRow } from '@/ui/primitives/ListRow';
 import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 
@@ -37,7 +36,6 @@ export function ZonePicker({
   onPick: (zone: string) => void;
   onClose: () => void;
 }) {
-  const { colours } = useTheme();
   const { homeZone, homeLabel, zoneRails } = useSettings();
   const now = useNow();
   const id = useId();
@@ -137,40 +135,24 @@ export function ZonePicker({
         style={styles.list}
       >
         {rows.map((row, index) => (
-          <Pressable
+          <ListRow
             key={row.value}
             id={`${id}-${index}`}
-            role="option"
-            tabIndex={-1}
-            aria-selected={row.value === value}
-            aria-label={[row.name, row.detail, row.offset].filter(Boolean).join(', ')}
-            onPress={() => onPick(row.value)}
-            style={({ hovered }: { hovered?: boolean; pressed: boolean }) => [
-              styles.row,
-              {
-                borderColor: colours.line,
-                backgroundColor:
-                  index === current ? colours.accentTint : hovered ? colours.page : 'transparent',
-              },
-            ]}
-          >
-            <View style={styles.names}>
-              <AppText weight={row.value === value ? '700' : '500'} numberOfLines={1}>
-                {row.name}
-              </AppText>
-              {row.detail ? (
-                <AppText size="small" tone="quiet" numberOfLines={1}>
-                  {row.detail}
+            name={row.name}
+            detail={row.detail}
+            label={[row.name, row.detail, row.offset].filter(Boolean).join(', ')}
+            end={
+              <View style={styles.times}>
+                <AppText figures>{row.time}</AppText>
+                <AppText size="small" tone="quiet" figures>
+                  {row.offset}
                 </AppText>
-              ) : null}
-            </View>
-            <View style={styles.times}>
-              <AppText figures>{row.time}</AppText>
-              <AppText size="small" tone="quiet" figures>
-                {row.offset}
-              </AppText>
-            </View>
-          </Pressable>
+              </View>
+            }
+            selected={row.value === value}
+            current={index === current}
+            onPress={() => onPick(row.value)}
+          />
         ))}
       </View>
     </Sheet>
@@ -195,16 +177,5 @@ function useReadAbbreviations(now: number): void {
 
 const styles = StyleSheet.create({
   list: { minHeight: 200 },
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space(3),
-    minHeight: sizes.touchTarget,
-    paddingHorizontal: space(2),
-    paddingVertical: space(1),
-    borderBottomWidth: hairline,
-    borderRadius: corner,
-  },
-  names: { flex: 1 },
   times: { alignItems: 'flex-end' },
 });

@@ -10,9 +10,9 @@ import { FormField } from '@/ui/forms/FormField';
 import { FormText } from '@/ui/forms/FormText';
 import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Check } from '@/ui/primitives/Check';
 import { Button } from '@/ui/primitives/Button';
 import { Sheet } from '@/ui/primitives/Sheet';
-import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { PlanSheetProps } from '../sheetProps';
@@ -118,12 +118,7 @@ function KeepForm({ look, onKept }: { look: Look; onKept: (presetId: string) => 
       />
       <FormField control={control} name="fromToday">
         {({ value, onChange }) => (
-          <ToggleRow
-            label={words.presets.starts}
-            choices={[{ value: 'today', label: words.presets.fromToday }]}
-            values={value ? ['today'] : []}
-            onChange={(values) => onChange(values.length > 0)}
-          />
+          <Check label={words.presets.fromToday} checked={value} onChange={onChange} />
         )}
       </FormField>
       <View style={styles.row}>
