@@ -1,5 +1,5 @@
-import type { CSSProperties } from 'react';
-import type { ViewStyle } from 'react-native';
+import type { CSSProperties, RefObject } from 'react';
+import type { View, ViewStyle } from 'react-native';
 
 interface WebProps {
   dataSet?: Record<string, string | undefined>;
@@ -26,6 +26,10 @@ export const isOwnKey = (event: KeyboardEvent): boolean =>
 
 /** Properties that react-native-web passes on to the element and React Native's types do not know. */
 export const webProps = (props: WebProps): object => props;
+
+/** A ref to an element as one to the View that it is of: on the web they are the same. */
+export const viewRef = <Of = View>(ref: RefObject<HTMLElement | null>): RefObject<Of | null> =>
+  ref as unknown as RefObject<Of | null>;
 
 /** A style of the web alone (hatching, text wrap, cursors). */
 export const webStyle = (style: CSSProperties): ViewStyle => style as ViewStyle;

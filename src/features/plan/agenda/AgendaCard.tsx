@@ -6,50 +6,47 @@ import { lengthText, shortDayText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { usePaper } from '../grid/usePaper';
+import { CardTab } from '../grid/CardTab';
+import { cardTitle } from '../grid/cardTitle';
+import { type CardState, useCardFrame } from '../grid/useCardFrame';
 
-/** An entry of the agenda: its time at the left, and its card. */
-export const AgendaCard = memo(function AgendaCard({
-  occurrence,
-  day,
-  calendar,
-  selected,
-  tabbable,
-  faded,
-}: {
+/** The time of an entry on a day, and under it how long it takes or until when it goes on. */
+function timesOn(occurrence: Occurrence, day: number): { time: string; length: string } {
+  const { startWall, endWall, allDay } = occurrence;
+  const first = Math.floor(startWall / DAY);
+  const last = Math.max(first, Math.ceil(endWall / DAY) - 1);
+  const begins = first === day;
+  const onOneDay = begins
+    ? lengthText(occurrence.end - occurrence.start)
+    : words.entry.untilDay(timeText(endWall));
+  return {
+    time: allDay ? words.entry.allDayLabel : begins ? timeText(startWall) : words.agenda.goesOn,
+    length: last > day ? words.entry.untilDay(shortDayText(last)) : allDay ? '' : onOneDay,
+  };
+}
+
+interface AgendaCardProps extends CardState {
   occurrence: Occurrence;
   day: number;
   calendar: Calendar | undefined;
-  selected: boolean;
-  tabbable: boolean;
-  faded: boolean;
-}) {
+}
+
+/** An entry of the agenda: its time at the left, and its card. */
+export const AgendaCard = memo(function AgendaCard({ occurrence, day, calendar, ...state }: AgendaCardProps) {
   const { colours } = useTheme();
-  const { tones, paper } = usePaper()(occurrence, calendar?.colour ?? 'slate');
-  const first = Math.floor(occurrence.startWall / DAY);
-  const last = Math.max(first, Math.ceil(occurrence.endWall / DAY) - 1);
-  const begins = first === day;
-  const time = occurrence.allDay
-    ? words.entry.allDayLabel
-    : begins
-      ? timeText(occurrence.startWall)
-      : words.agenda.goesOn;
-  const length =
-    last > day
-      ? words.entry.untilDay(shortDayText(last))
-      : occurrence.allDay
-        ? ''
-        : begins
-          ? lengthText(occurrence.end - occurrence.start)
-          : words.entry.untilDay(timeText(occurrence.endWall));
+  const { tones, isStruck, style, props } = useCardFrame()(occurrence, calendar, state);
+  const { time, length } = timesOn(occurrence, day);
+  const { location, availability, classification } = occurrence;
   const details = [
-    occurrence.location,
-    occurrence.availability === 'busy' ? '' : words.entry.availability[occurrence.availability],
-    occurrence.classification === 'public' ? '' : words.entry.classification[occurrence.classification],
+    location,
+    availability === 'busy' ? '' : words.entry.availability[availability],
+    classification === 'public' ? '' : words.entry.classification[classification],
   ].filter(Boolean);
+  const icons = [occurrence.recurring ? 'autorenew' : '', occurrence.reminds ? 'bell-outline' : ''].filter(
+    Boolean,
+  );
   return (
     <div className={classes.row}>
       <div aria-hidden className={classes.time}>
@@ -58,37 +55,15 @@ export const AgendaCard = memo(function AgendaCard({
         </div>
         <div style={{ color: colours.quietInk }}>{length}</div>
       </div>
-      <div
-        role="button"
-        aria-label={occurrenceLabel(occurrence, calendar)}
-        aria-pressed={selected}
-        tabIndex={tabbable ? 0 : -1}
-        data-testid="card"
-        data-key={occurrence.key}
-        className={classes.card}
-        style={{
-          ...paper,
-          color: tones.ink,
-          opacity: faded ? 0.6 : undefined,
-          ...(selected ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
-        }}
-      >
-        <div aria-hidden className={classes.tab} style={{ backgroundColor: tones.band, color: tones.onBand }}>
-          {selected ? <AppIcon name="check" size={14} color={tones.onBand} /> : calendar?.mark}
-        </div>
-        <div className={`${classes.title} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}>
-          {occurrence.title || words.entry.noTitle}
-          {occurrence.availability === 'tentative' ? ' ?' : ''}
-          {occurrence.recurring ? (
-            <span className={classes.icon}>
-              <AppIcon name="autorenew" size={14} color={tones.ink} />
+      <div {...props} className={classes.card} style={style}>
+        <CardTab kind="roomy" tones={tones} mark={calendar?.mark} selected={state.selected} />
+        <div className={`${classes.title} ${isStruck ? classes.struck : ''}`}>
+          {cardTitle(occurrence)}
+          {icons.map((icon) => (
+            <span key={icon} className={classes.icon}>
+              <AppIcon name={icon} size={14} color={tones.ink} />
             </span>
-          ) : null}
-          {occurrence.reminds ? (
-            <span className={classes.icon}>
-              <AppIcon name="bell-outline" size={14} color={tones.ink} />
-            </span>
-          ) : null}
+          ))}
         </div>
         {details.length > 0 ? <div className={classes.details}>{details.join(' · ')}</div> : null}
       </div>
@@ -125,18 +100,6 @@ const classes = pageClasses('agenda', {
     cursor: 'pointer',
     userSelect: 'none',
     overflowWrap: 'anywhere',
-  },
-  tab: {
-    position: 'absolute',
-    left: -hairline,
-    top: -hairline,
-    width: 28,
-    height: 20,
-    display: 'flex',
-    alignItems: 'center',
-    justifyContent: 'center',
-    fontWeight: 700,
-    borderRadius: `${corner}px 0 ${corner}px 0`,
   },
   title: { fontWeight: 700, fontSize: fontSizes.body, lineHeight: '20px' },
   details: { lineHeight: '17px' },

@@ -1,28 +1,19 @@
 import { memo } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { Ribbon } from '@/core/layout/ribbons';
 import type { Calendar } from '@/core/model/calendar';
 import { timeText } from '@/ui/dates';
-import { AppText } from '@/ui/primitives/AppText';
-import { Mark } from '@/ui/primitives/Mark';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, hairline, sizes, space } from '@/ui/theme/tokens';
-import { webProps, webStyle } from '@/ui/web';
+import { pageClasses } from '@/ui/pageClasses';
+import { corner, fontFamilies, fontSizes, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { usePaper } from './usePaper';
+import { CardTab } from './CardTab';
+import { cardTitle } from './cardTitle';
 import { useGhost } from './ghost';
-import { DRAFT_KEY } from './withDraft';
-import { occurrenceLabel } from './occurrenceLabel';
+import { type CardState, useCardFrame } from './useCardFrame';
 
-interface RibbonCardProps {
+interface RibbonCardProps extends CardState {
   ribbon: Ribbon;
   columnWidth: number;
   calendar: Calendar | undefined;
-  selected: boolean;
-  /** Whether it is being written: dashed, and nothing to press where it is new. */
-  isDraft?: boolean;
-  tabbable: boolean;
-  faded?: boolean;
   /** Where its first row begins, in pixels. */
   top?: number;
 }
@@ -35,83 +26,67 @@ export const RibbonCard = memo(function RibbonCard({
   ribbon,
   columnWidth,
   calendar,
-  selected,
-  isDraft = false,
-  tabbable,
-  faded = false,
   top = 1,
+  ...state
 }: RibbonCardProps) {
   const { occurrence, row, from, to, continuesBefore, continuesAfter } = ribbon;
-  const { colours } = useTheme();
-  const colour = calendar?.colour ?? 'slate';
-  const { tones, paper } = usePaper()(occurrence, colour);
   const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const { tones, isStruck, style, props } = useCardFrame()(
+    occurrence,
+    calendar,
+    { ...state, lifted },
+    'ribbon',
+  );
   const width = Math.max(8, (to - from) * columnWidth - 3);
-  const time = occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `;
+  const [left, right] = [continuesBefore ? 0 : corner, continuesAfter ? 0 : corner];
   return (
-    <View
-      {...(occurrence.key === DRAFT_KEY
-        ? { 'aria-hidden': true, testID: 'ghost' }
-        : {
-            role: 'button' as const,
-            'aria-label': occurrenceLabel(occurrence, calendar),
-            'aria-pressed': selected,
-            tabIndex: tabbable ? (0 as const) : (-1 as const),
-            testID: 'ribbon',
-            ...webProps({
-              dataSet: {
-                key: occurrence.key,
-                ends: `${continuesBefore ? '' : 'start'} ${continuesAfter ? '' : 'end'}`,
-              },
-            }),
-          })}
-      style={[
-        styles.ribbon,
-        webStyle({ cursor: 'grab', userSelect: 'none', touchAction: 'pan-x pan-y' }),
-        paper,
-        {
-          top: row * sizes.ribbon + top,
-          left: from * columnWidth + 1,
-          width,
-          opacity: lifted ? 0.35 : faded ? 0.6 : 1,
-        },
-        continuesBefore ? styles.openLeft : null,
-        continuesAfter ? styles.openRight : null,
-        isDraft ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'dashed' } : null,
-        selected ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' } : null,
-      ]}
+    <div
+      {...props}
+      data-ends={`${continuesBefore ? '' : 'start'} ${continuesAfter ? '' : 'end'}`}
+      className={classes.ribbon}
+      style={{
+        ...style,
+        top: row * sizes.ribbon + top,
+        left: from * columnWidth + 1,
+        width,
+        borderRadius: `${left}px ${right}px ${right}px ${left}px`,
+      }}
     >
-      <Mark small mark={calendar?.mark ?? ''} colour={colour} ticked={selected} />
+      <CardTab kind="corner" tones={tones} mark={calendar?.mark} selected={state.selected} />
       {width < LEAST_TITLED ? null : (
-        <AppText
-          size="small"
-          weight="700"
-          colour={tones.ink}
-          numberOfLines={1}
-          style={[styles.title, occurrence.status === 'cancelled' ? styles.struck : null]}
-        >
-          {time}
-          {occurrence.title || (isDraft ? words.plan.newDraft : words.entry.noTitle)}
-          {occurrence.availability === 'tentative' ? ' ?' : ''}
+        <span className={`${classes.title} ${isStruck ? classes.struck : ''}`}>
+          {occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `}
+          {cardTitle(occurrence, state.isDraft)}
           {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
-        </AppText>
+        </span>
       )}
-    </View>
+    </div>
   );
 });
 
-const styles = StyleSheet.create({
+const classes = pageClasses('ribbon', {
   ribbon: {
     position: 'absolute',
+    boxSizing: 'border-box',
     height: sizes.ribbon - 3,
     borderWidth: hairline,
-    borderRadius: corner,
-    flexDirection: 'row',
-    alignItems: 'center',
     overflow: 'hidden',
+    pointerEvents: 'auto',
+    cursor: 'grab',
+    userSelect: 'none',
+    touchAction: 'pan-x pan-y',
+    fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
+    fontSize: fontSizes.small,
+    fontWeight: 700,
+    lineHeight: '18px',
   },
-  title: { flex: 1, paddingHorizontal: space(1), lineHeight: 18 },
+  title: {
+    display: 'block',
+    // Beside the tab.
+    padding: `0 ${space(1)}px 0 ${24 + space(1)}px`,
+    overflow: 'hidden',
+    whiteSpace: 'nowrap',
+    textOverflow: 'ellipsis',
+  },
   struck: { textDecorationLine: 'line-through' },
-  openLeft: { borderTopLeftRadius: 0, borderBottomLeftRadius: 0 },
-  openRight: { borderTopRightRadius: 0, borderBottomRightRadius: 0 },
 });

@@ -13,21 +13,5 @@ export function DaysView(props: ViewProps) {
       ? shown.map(({ id }) => ({ day: day!, calendarId: id }))
       : days.map((each) => ({ day: each }));
   }, [days, calendars, hidden, view, calendarColumns]);
-  return (
-    <HoursView
-      columns={columns}
-      gridStep={address.gridStep}
-      rowHeight={address.rowHeight}
-      fadePast={address.fadePast}
-      weekNumbers={address.weekNumbers}
-      zone={address.zone}
-      answer={props.answer}
-      calendars={calendars}
-      draftCalendar={props.draftCalendar}
-      draft={props.draft}
-      selectedKeys={props.selectedKeys}
-      actions={props.actions}
-      onOpenDay={props.onOpenDay}
-    />
-  );
+  return <HoursView {...props} columns={columns} />;
 }

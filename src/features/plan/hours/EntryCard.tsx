@@ -2,17 +2,18 @@ import { memo } from 'react';
 import type { DayCard } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import { fitWords } from '@/core/layout/fitWords';
+import type { Occurrence } from '@/core/schedule/occurrence';
 import { instantToWall } from '@/core/time/zones';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { usePaper } from '../grid/usePaper';
+import { CardTab } from '../grid/CardTab';
+import { cardTitle } from '../grid/cardTitle';
+import { type CardFrame, type CardState, useCardFrame } from '../grid/useCardFrame';
 
 const TEXT_LINE = 17;
 /** The width that the index tab takes from the first line, and the card's own padding. */
@@ -58,144 +59,136 @@ function cardText(title: string, details: readonly string[], width: number, heig
   };
 }
 
-interface EntryCardProps {
+interface EntryCardProps extends CardState {
   card: DayCard;
   columnWidth: number;
   calendar: Calendar | undefined;
-  selected: boolean;
-  tabbable: boolean;
-  /** Whether it is being dragged away from here. */
-  lifted: boolean;
-  /** Whether it is over, and shown so. */
-  faded: boolean;
   /** What the person calls a zone. */
   zoneName: (zone: string) => string;
   /** Changes when the fonts have loaded and texts are to be set anew. */
   fontsLoaded: boolean;
 }
 
+// A time without its zone would be another time: it stands whole or not at all.
+const unbroken = (text: string): string => text.replaceAll(' ', '\u00a0');
+
+/** When and where an entry is, as it stands under its title: its own zones' times too. */
+function detailsOf(occurrence: Occurrence, zoneName: (zone: string) => string): string[] {
+  const { zone, endZone, start, end, startWall, endWall, location } = occurrence;
+  return [
+    timeRangeText(startWall, endWall),
+    zone ? unbroken(words.entry.inZone(timeText(instantToWall(zone, start)), zoneName(zone))) : '',
+    endZone ? unbroken(words.entry.until(timeText(instantToWall(endZone, end)), zoneName(endZone))) : '',
+    location,
+  ].filter(Boolean);
+}
+
+const iconsOf = ({ recurring, classification, reminds }: Occurrence): IconName[] => [
+  ...(recurring ? (['autorenew'] as const) : []),
+  ...(classification === 'public' ? [] : (['eye-off-outline'] as const)),
+  ...(reminds ? (['bell-outline'] as const) : []),
+];
+
 /** A timed entry as a card: the index tab, the title, and as much else as there is room for in whole lines. */
-export const EntryCard = memo(function EntryCard({
-  card,
-  columnWidth,
-  calendar,
-  selected,
-  tabbable,
-  lifted,
-  faded,
-  zoneName,
-}: EntryCardProps) {
+export const EntryCard = memo(function EntryCard(props: EntryCardProps) {
+  const { card, columnWidth, calendar, zoneName, fontsLoaded: _, ...state } = props;
   const { occurrence, across, top, height } = card;
-  const { colours } = useTheme();
-  const colour = calendar?.colour ?? 'slate';
-  const { tones, paper } = usePaper()(occurrence, colour);
+  const frame = useCardFrame()(occurrence, calendar, state);
+  const { tones } = frame;
   const width = Math.max(4, across.width * columnWidth - 3);
-  const label = occurrenceLabel(occurrence, calendar);
-  const title = `${occurrence.title || words.entry.noTitle}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
-  // A time without its zone would be another time: it stands whole or not at all.
-  const zoneTime = occurrence.zone
-    ? words.entry
-        .inZone(timeText(instantToWall(occurrence.zone, occurrence.start)), zoneName(occurrence.zone))
-        .replaceAll(' ', '\u00a0')
-    : '';
-  const endZoneTime = occurrence.endZone
-    ? words.entry
-        .until(timeText(instantToWall(occurrence.endZone, occurrence.end)), zoneName(occurrence.endZone))
-        .replaceAll(' ', '\u00a0')
-    : '';
-  const icons: IconName[] = [
-    ...(occurrence.recurring ? (['autorenew'] as const) : []),
-    ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
-    ...(occurrence.reminds ? (['bell-outline'] as const) : []),
-  ];
-  const text =
+  const icons = iconsOf(occurrence);
+  const fitted =
     width < TAB
       ? null
-      : cardText(
-          title,
-          [
-            timeRangeText(occurrence.startWall, occurrence.endWall),
-            zoneTime,
-            endZoneTime,
-            occurrence.location,
-          ].filter(Boolean),
-          selected ? width - 2 * (focusWidth - hairline) : width,
-          height,
-          icons.length,
-        );
-  const border = selected
-    ? { borderColor: colours.accent, borderWidth: focusWidth, borderStyle: 'solid' }
-    : text && !text.isBare
-      ? null
-      : { borderTopWidth: 3, borderTopColor: tones.band, borderStyle: 'solid' };
+      : cardText(cardTitle(occurrence), detailsOf(occurrence, zoneName), width, height, icons.length);
+  // One without room for a word of its title bears its mark.
+  const text = fitted?.titleLines.some(Boolean) ? fitted : null;
+  const isBare = !text || text.isBare;
   return (
     <div
-      role="button"
-      aria-label={label}
-      aria-pressed={selected}
-      title={occurrence.title}
-      tabIndex={tabbable ? 0 : -1}
-      data-testid="card"
-      data-key={occurrence.key}
+      {...frame.props}
       className={classes.card}
       style={{
-        ...paper,
-        ...border,
+        ...frame.style,
+        // Without its tab the calendar's colour stands along the top.
+        ...(isBare && !state.selected
+          ? { borderTopWidth: 3, borderTopColor: tones.band, borderStyle: 'solid' }
+          : null),
         top: top + 1,
         height: height - 2,
         left: across.left * columnWidth + 1,
         width,
-        opacity: lifted ? 0.35 : faded ? 0.6 : undefined,
       }}
     >
-      {text &&
-      occurrence.availability === 'away' &&
-      height > 36 &&
-      width > 64 &&
-      text.titleLines.length + text.detailLines.length < Math.floor((height - 3) / TEXT_LINE) ? (
-        <div aria-hidden className={classes.away} style={{ color: tones.ink }}>
-          {words.entry.away}
-        </div>
-      ) : null}
       {text ? (
         <>
           {text.isBare ? null : (
-            <div
-              aria-hidden
-              className={`${classes.tab} ${selected ? classes.tabSelected : ''}`}
-              style={{ backgroundColor: tones.band, color: tones.onBand }}
-            >
-              {selected ? <AppIcon name="check" size={14} color={tones.onBand} /> : calendar?.mark}
-            </div>
+            <CardTab kind="corner" tones={tones} mark={calendar?.mark} selected={state.selected} />
           )}
-          <div
-            className={`${classes.title} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}
-            style={{ color: tones.ink, ...(text.isBare ? { textIndent: 0 } : null) }}
-          >
-            {text.titleLines.join('\n')}
-            {icons.slice(0, text.icons).map((icon) => (
-              <span key={icon} className={classes.icon}>
-                <AppIcon name={icon} size={13} color={tones.ink} />
-                {icon === 'autorenew' && occurrence.changed ? (
-                  <span className={classes.dot} style={{ backgroundColor: tones.ink }} />
-                ) : null}
-              </span>
-            ))}
-          </div>
-          {text.detailLines.length > 0 ? (
-            <div className={classes.details} style={{ color: tones.ink }}>
-              {text.detailLines.join('\n')}
-            </div>
-          ) : null}
+          <CardWords
+            occurrence={occurrence}
+            text={text}
+            icons={icons}
+            frame={frame}
+            room={{ width, height }}
+          />
         </>
       ) : width >= LEAST_MARKED ? (
-        <div aria-hidden className={classes.mark} style={{ color: tones.ink }}>
+        <div aria-hidden className={classes.mark}>
           {calendar?.mark}
         </div>
       ) : null}
     </div>
   );
 });
+
+/** The words of a card, set in whole lines, with the icons that there is room for. */
+function CardWords({
+  occurrence,
+  text,
+  icons,
+  frame: { tones, isStruck },
+  room,
+}: {
+  occurrence: Occurrence;
+  text: ReturnType<typeof cardText>;
+  icons: readonly IconName[];
+  frame: CardFrame;
+  room: { width: number; height: number };
+}) {
+  const lines = text.titleLines.length + text.detailLines.length;
+  const saysAway =
+    occurrence.availability === 'away' &&
+    room.height > 36 &&
+    room.width > 64 &&
+    lines < Math.floor((room.height - 3) / TEXT_LINE);
+  return (
+    <>
+      {saysAway ? (
+        <div aria-hidden className={classes.away}>
+          {words.entry.away}
+        </div>
+      ) : null}
+      <div
+        className={`${classes.title} ${isStruck ? classes.struck : ''}`}
+        style={text.isBare ? { textIndent: 0 } : undefined}
+      >
+        {text.titleLines.join('\n')}
+        {icons.slice(0, text.icons).map((icon) => (
+          <span key={icon} className={classes.icon}>
+            <AppIcon name={icon} size={13} color={tones.ink} />
+            {icon === 'autorenew' && occurrence.changed ? (
+              <span className={classes.dot} style={{ backgroundColor: tones.ink }} />
+            ) : null}
+          </span>
+        ))}
+      </div>
+      {text.detailLines.length > 0 ? (
+        <div className={classes.details}>{text.detailLines.join('\n')}</div>
+      ) : null}
+    </>
+  );
+}
 
 const line = {
   fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,
@@ -218,21 +211,6 @@ const classes = pageClasses('card', {
     userSelect: 'none',
     touchAction: 'pan-x pan-y',
   },
-  tab: {
-    position: 'absolute',
-    left: -hairline,
-    top: -hairline,
-    width: 24,
-    height: 18,
-    display: 'flex',
-    alignItems: 'center',
-    justifyContent: 'center',
-    borderRadius: `${corner}px 0 ${corner}px 0`,
-    fontFamily: line.fontFamily,
-    fontSize: fontSizes.small,
-    fontWeight: 700,
-    lineHeight: '16px',
-  },
   mark: {
     fontFamily: line.fontFamily,
     fontSize: fontSizes.small,
@@ -241,7 +219,6 @@ const classes = pageClasses('card', {
     textAlign: 'center',
     letterSpacing: '-0.5px',
   },
-  tabSelected: { left: -focusWidth, top: -focusWidth },
   title: { ...line, fontWeight: 700, textIndent: TAB - 4 },
   details: { ...line, fontVariantNumeric: 'tabular-nums' },
   struck: { textDecorationLine: 'line-through' },

@@ -6,6 +6,12 @@ import { hoursInZone, patternHours } from '@/core/time/workingPattern';
 import { useSettings } from '@/store';
 import { sizes } from '@/ui/theme/tokens';
 
+/** Which folded hours stand open. */
+export interface OpenFolds {
+  readonly before: boolean;
+  readonly after: boolean;
+}
+
 /** Pixels of an hour by the chosen height of rows; a finer grid has taller hours, so that its lines can be told apart. */
 function hourHeight(rowHeight: RowHeight, gridStep: number, fitting: number): number {
   const { least, most, step } = sizes.hourHeights[rowHeight];
@@ -26,7 +32,7 @@ export function useHoursScale({
   firstDay: number;
   /** The clock change of each column's day, where there is one. */
   changes: readonly (ClockChange | undefined)[];
-  open: { readonly before: boolean; readonly after: boolean };
+  open: OpenFolds;
   viewportHeight: number;
   rowHeight: RowHeight;
   gridStep: number;

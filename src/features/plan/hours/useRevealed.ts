@@ -3,11 +3,7 @@ import { type HoursScale, scaleMinute } from '@/core/layout/hours';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { useWorkspace, workspace } from '@/features/workspace';
-
-interface OpenFolds {
-  readonly before: boolean;
-  readonly after: boolean;
-}
+import type { OpenFolds } from './useHoursScale';
 
 /** Brings an entry into sight that is to be found: the folded hours that it lies in open, and its card is scrolled to. */
 export function useRevealed(

@@ -1,18 +1,18 @@
 import { memo } from 'react';
 import type { Lane, LaneSubject } from '@/core/layout/lanes';
 import type { Calendar } from '@/core/model/calendar';
-import type { Occurrence } from '@/core/schedule/occurrence';
+import { type Occurrence, takesTime } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { lengthText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { EntryCard } from '../hours/EntryCard';
 import { GhostCard } from '../hours/GhostLayer';
 import { type Ghost, useGhost } from '../grid/ghost';
-import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { usePaper } from '../grid/usePaper';
+import { cardTitle } from '../grid/cardTitle';
+import { type CardState, useCardFrame } from '../grid/useCardFrame';
 import { CARD, GAP, WHOLE } from './laneSizes';
 
 /** A lane as it is shown: what it is called, and what an entry becomes that is dropped on it. */
@@ -44,127 +44,135 @@ interface LaneRowProps {
 
 /** A lane: its name and hours, what takes the whole day, and its cards across. */
 export const LaneRow = memo(function LaneRow(props: LaneRowProps) {
-  const { lane, subject, calendars, minutes, headWidth, hourWidth, selected, ghost, x } = props;
-  const { colours, calendar: tonesOf } = useTheme();
-  const tones = tonesOf(subject.colour);
-  const paperOf = usePaper();
-  const liftedKey = useGhost(({ ghost: dragged }) => (dragged?.copy ? undefined : dragged?.key));
-  const name = subject.label;
-  const calendarOf = (occurrence: Occurrence) => calendars.get(occurrence.calendarId);
-  const washing = lane.whole.find(
-    ({ availability, status }) =>
-      status !== 'cancelled' && (availability === 'busy' || availability === 'away'),
-  );
+  const { lane, subject, calendars, headWidth, hourWidth, selected } = props;
+  const { colours } = useTheme();
+  const frameOf = useCardFrame();
+  const stateOf = ({ key, end }: Occurrence): CardState => ({
+    selected: selected.has(key),
+    tabbable: props.tabbableKey === key,
+    faded: props.fadeBefore !== undefined && end <= props.fadeBefore,
+  });
+  const framed = (occurrence: Occurrence) =>
+    frameOf(occurrence, calendars.get(occurrence.calendarId), stateOf(occurrence), 'ribbon');
+  const washing = lane.whole.find(takesTime);
   return (
     <div
       role="group"
-      aria-label={words.entry.calendarNamed(name)}
+      aria-label={words.entry.calendarNamed(subject.label)}
       data-testid="lane"
       className={classes.lane}
       style={{
         height: lane.height,
         borderColor: colours.line,
-        backgroundColor: washing ? paperOf(washing, calendarOf(washing)?.colour).tones.tint : undefined,
+        backgroundColor: washing ? framed(washing).tones.tint : undefined,
         backgroundImage: `linear-gradient(to right, ${colours.line} ${hairline}px, transparent ${hairline}px)`,
         backgroundSize: `${hourWidth}px 100%`,
         backgroundPositionX: headWidth,
       }}
     >
-      <div
-        data-inert
-        className={classes.head}
-        style={{ width: headWidth, backgroundColor: colours.card, borderColor: colours.line }}
-      >
-        <div
-          aria-hidden
-          className={classes.mark}
-          style={{ backgroundColor: tones.band, color: tones.onBand }}
-        >
-          {subject.mark}
-        </div>
-        {headWidth > 100 ? (
-          <div className={classes.names}>
-            <div className={classes.name} style={{ color: colours.ink }}>
-              {name}
-            </div>
-            <div style={{ color: colours.quietInk }}>
-              {minutes > 0 ? lengthText(minutes * MINUTE) : words.lanes.free}
-            </div>
+      <LaneHead subject={subject} minutes={props.minutes} width={headWidth} />
+      <LaneCards {...props} stateOf={stateOf} />
+      {lane.whole.map((occurrence, index) => {
+        const { style, props: known } = framed(occurrence);
+        return (
+          <div
+            key={occurrence.key}
+            {...known}
+            className={classes.whole}
+            style={{ ...style, left: headWidth + space(2), top: lane.height - (index + 1) * WHOLE }}
+          >
+            {cardTitle(occurrence)} ·{' '}
+            {occurrence.allDay
+              ? words.entry.allDayLabel
+              : timeRangeText(occurrence.startWall, occurrence.endWall)}
           </div>
-        ) : null}
-      </div>
-      <div className={classes.cards} style={{ left: headWidth }}>
-        {lane.cards.map((card) =>
-          card.occurrence.key === props.draftKey && props.draft ? (
-            <GhostCard
-              key={card.occurrence.key}
-              ghost={props.draft}
-              style={{ top: card.top, height: card.height, left: card.left, width: card.width }}
-            />
-          ) : (
-            <EntryCard
-              key={card.occurrence.key}
-              card={{
-                occurrence: card.occurrence,
-                from: 0,
-                to: 0,
-                top: card.top,
-                height: card.height,
-                across: { left: card.left, width: card.width },
-                continuesBefore: false,
-                continuesAfter: false,
-              }}
-              columnWidth={1}
-              calendar={calendarOf(card.occurrence)}
-              selected={selected.has(card.occurrence.key)}
-              tabbable={props.tabbableKey === card.occurrence.key}
-              lifted={liftedKey === card.occurrence.key}
-              faded={props.fadeBefore !== undefined && card.occurrence.end <= props.fadeBefore}
-              zoneName={plainZone}
-              fontsLoaded={props.fontsLoaded}
-            />
-          ),
-        )}
-        {ghost ? (
-          <GhostCard
-            ghost={ghost}
-            style={{
-              top: GAP,
-              height: CARD,
-              left: x(ghost.startWall),
-              width: Math.max(24, x(ghost.endWall) - x(ghost.startWall)),
-            }}
-          />
-        ) : null}
-      </div>
-      {lane.whole.map((occurrence, index) => (
-        <div
-          key={occurrence.key}
-          role="button"
-          aria-label={occurrenceLabel(occurrence, calendarOf(occurrence))}
-          aria-pressed={selected.has(occurrence.key)}
-          tabIndex={props.tabbableKey === occurrence.key ? 0 : -1}
-          data-testid="ribbon"
-          data-key={occurrence.key}
-          className={classes.whole}
-          style={{
-            left: headWidth + space(2),
-            top: lane.height - (index + 1) * WHOLE,
-            backgroundColor: colours.card,
-            color: paperOf(occurrence, calendarOf(occurrence)?.colour).tones.ink,
-            borderColor: paperOf(occurrence, calendarOf(occurrence)?.colour).tones.band,
-            ...(selected.has(occurrence.key) ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
-          }}
-        >
-          {occurrence.title || words.entry.noTitle} ·{' '}
-          {occurrence.allDay
-            ? words.entry.allDayLabel
-            : timeRangeText(occurrence.startWall, occurrence.endWall)}
-        </div>
-      ))}
+        );
+      })}
     </div>
   );
 });
+
+/** What a lane is called, and how much of it is taken. */
+function LaneHead({ subject, minutes, width }: { subject: ShownLane; minutes: number; width: number }) {
+  const { colours, calendar: tonesOf } = useTheme();
+  const tones = tonesOf(subject.colour);
+  return (
+    <div
+      data-inert
+      className={classes.head}
+      style={{ width, backgroundColor: colours.card, borderColor: colours.line }}
+    >
+      <div aria-hidden className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
+        {subject.mark}
+      </div>
+      {width > 100 ? (
+        <div className={classes.names}>
+          <div className={classes.name} style={{ color: colours.ink }}>
+            {subject.label}
+          </div>
+          <div style={{ color: colours.quietInk }}>
+            {minutes > 0 ? lengthText(minutes * MINUTE) : words.lanes.free}
+          </div>
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+/** The timed entries of a lane, with what is dragged over it or written in it. */
+function LaneCards({
+  lane,
+  calendars,
+  headWidth,
+  ghost,
+  draft,
+  draftKey,
+  x,
+  fontsLoaded,
+  stateOf,
+}: LaneRowProps & { stateOf: (occurrence: Occurrence) => CardState }) {
+  const liftedKey = useGhost(({ ghost: dragged }) => (dragged?.copy ? undefined : dragged?.key));
+  return (
+    <div className={classes.cards} style={{ left: headWidth }}>
+      {lane.cards.map(({ occurrence, top, height, left, width }) =>
+        occurrence.key === draftKey && draft ? (
+          <GhostCard key={occurrence.key} ghost={draft} style={{ top, height, left, width }} />
+        ) : (
+          <EntryCard
+            key={occurrence.key}
+            {...stateOf(occurrence)}
+            card={{
+              occurrence,
+              from: 0,
+              to: 0,
+              top,
+              height,
+              across: { left, width },
+              continuesBefore: false,
+              continuesAfter: false,
+            }}
+            columnWidth={1}
+            calendar={calendars.get(occurrence.calendarId)}
+            lifted={liftedKey === occurrence.key}
+            zoneName={plainZone}
+            fontsLoaded={fontsLoaded}
+          />
+        ),
+      )}
+      {ghost ? (
+        <GhostCard
+          ghost={ghost}
+          style={{
+            top: GAP,
+            height: CARD,
+            left: x(ghost.startWall),
+            width: Math.max(24, x(ghost.endWall) - x(ghost.startWall)),
+          }}
+        />
+      ) : null}
+    </div>
+  );
+}
 
 const plainZone = (zone: string): string => zone;
 

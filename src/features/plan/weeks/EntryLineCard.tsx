@@ -6,13 +6,11 @@ import { DAY } from '@/core/time/civil';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
+import { CardTab } from '../grid/CardTab';
+import { cardTitle } from '../grid/cardTitle';
 import { useGhost } from '../grid/ghost';
-import { DRAFT_KEY } from '../grid/withDraft';
-import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { usePaper } from '../grid/usePaper';
+import { type CardState, useCardFrame } from '../grid/useCardFrame';
 
 /** The width of the mark with its gap, and of what stands round a line. */
 const MARK = 26;
@@ -23,79 +21,48 @@ const WITH_TIME = 118;
 const titled = (text: string): number => measureSmallText(text, '500');
 const regular = (text: string): number => measureSmallText(text.replaceAll(/\d/g, '0'), '400');
 
-interface EntryLineCardProps {
+interface EntryLineCardProps extends CardState {
   occurrence: Occurrence;
   day: number;
   calendar: Calendar | undefined;
   width: number;
   /** Whether the place and the end stand under it. */
   isFull: boolean;
-  selected: boolean;
-  /** Whether it is being written. */
-  isDraft: boolean;
-  tabbable: boolean;
-  faded: boolean;
   fontsLoaded: boolean;
 }
 
-/** A timed entry as one line of a day: mark, time, title; in full with its end and place below. */
-export const EntryLineCard = memo(function EntryLineCard({
-  occurrence,
-  day,
-  calendar,
-  width,
-  isFull,
-  selected,
-  isDraft,
-  tabbable,
-  faded,
-}: EntryLineCardProps) {
-  const { colours } = useTheme();
-  const colour = calendar?.colour ?? 'slate';
-  const { tones, paper } = usePaper()(occurrence, colour);
-  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
-  const begins = Math.floor(occurrence.startWall / DAY) === day;
-  const title = `${occurrence.title || (isDraft ? words.plan.newDraft : words.entry.noTitle)}${occurrence.availability === 'tentative' ? '\u00a0?' : ''}`;
+/** What a line says in its width: the time where there is room, the title, and in full the end and the place below. */
+function lineText(
+  occurrence: Occurrence,
+  { day, width, isFull, isDraft }: { day: number; width: number; isFull: boolean; isDraft: boolean },
+) {
+  const title = cardTitle(occurrence, isDraft);
   const room = width - MARK - PADDING;
+  const begins = Math.floor(occurrence.startWall / DAY) === day;
   const said = begins ? timeText(occurrence.startWall) : `–${timeText(occurrence.endWall)}`;
   const beside = room - regular(said) - 5;
   // The time stands where there is room for it, or where the title leaves some.
   const time = !isFull && (width >= WITH_TIME || titled(title) <= beside) ? said : '';
   const [shown = ''] = fitWords(title, [time ? beside : room], titled, 'cut-next');
+  const times = timeRangeText(occurrence.startWall, occurrence.endWall);
   const details = isFull
-    ? [
-        [timeRangeText(occurrence.startWall, occurrence.endWall), occurrence.location]
-          .filter(Boolean)
-          .join(' · '),
-        timeRangeText(occurrence.startWall, occurrence.endWall),
-      ].find((said) => regular(said) <= width - PADDING)
+    ? [[times, occurrence.location].filter(Boolean).join(' · '), times].find(
+        (each) => regular(each) <= width - PADDING,
+      )
     : undefined;
+  return { time, shown, details };
+}
+
+/** A timed entry as one line of a day: mark, time, title; in full with its end and place below. */
+export const EntryLineCard = memo(function EntryLineCard(props: EntryLineCardProps) {
+  const { occurrence, day, calendar, width, isFull, fontsLoaded: _, ...state } = props;
+  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const frame = useCardFrame()(occurrence, calendar, { ...state, lifted });
+  const { time, shown, details } = lineText(occurrence, { day, width, isFull, isDraft: !!state.isDraft });
   return (
-    <div
-      {...(occurrence.key === DRAFT_KEY
-        ? { 'aria-hidden': true, 'data-testid': 'ghost' }
-        : {
-            role: 'button',
-            'aria-label': occurrenceLabel(occurrence, calendar),
-            'aria-pressed': selected,
-            title: occurrence.title,
-            tabIndex: tabbable ? 0 : -1,
-            'data-testid': 'card',
-            'data-key': occurrence.key,
-          })}
-      className={classes.line}
-      style={{
-        ...paper,
-        color: tones.ink,
-        opacity: lifted ? 0.35 : faded ? 0.6 : undefined,
-        ...(isDraft ? { borderColor: colours.accent, borderStyle: 'dashed', pointerEvents: 'none' } : null),
-        ...(selected ? { outline: `${focusWidth}px solid ${colours.accent}` } : null),
-      }}
-    >
-      <span aria-hidden className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
-        {selected ? '✓' : calendar?.mark}
-      </span>
-      <span className={`${classes.text} ${occurrence.status === 'cancelled' ? classes.struck : ''}`}>
+    <div {...frame.props} className={classes.line} style={frame.style}>
+      <CardTab kind="line" tones={frame.tones} mark={calendar?.mark} selected={state.selected} />
+      <span className={`${classes.text} ${frame.isStruck ? classes.struck : ''}`}>
         {time ? <span className={classes.time}>{time} </span> : null}
         {shown}
       </span>
@@ -121,14 +88,6 @@ const classes = pageClasses('entryline', {
     fontSize: fontSizes.small,
     lineHeight: '16px',
     whiteSpace: 'nowrap',
-  },
-  mark: {
-    width: 22,
-    height: 16,
-    textAlign: 'center',
-    fontWeight: 700,
-    flexShrink: 0,
-    borderRadius: `${corner - 1}px 0 ${corner - 1}px 0`,
   },
   text: { paddingLeft: 4, overflow: 'hidden', fontWeight: 500 },
   time: { fontVariantNumeric: 'tabular-nums', fontWeight: 400 },

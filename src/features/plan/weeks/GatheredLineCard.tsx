@@ -5,12 +5,12 @@ import type { Calendar } from '@/core/model/calendar';
 import { timeText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { CardTab } from '../grid/CardTab';
+import { cardTitle } from '../grid/cardTitle';
 import { useGhost } from '../grid/ghost';
-import { occurrenceLabel } from '../grid/occurrenceLabel';
-import { usePaper } from '../grid/usePaper';
+import { useCardFrame } from '../grid/useCardFrame';
 
 const MARK = 24;
 const HEIGHT = 18;
@@ -39,72 +39,52 @@ export const GatheredLineCard = memo(function GatheredLineCard({
   tabbableKey,
   fadeBefore,
 }: GatheredLineCardProps) {
-  const { colours } = useTheme();
-  const paperOf = usePaper();
+  const frameOf = useCardFrame();
   const liftedKey = useGhost(({ ghost }) => (ghost?.copy ? undefined : ghost?.key));
   const { occurrences } = line;
   const [first] = occurrences;
   if (!first) return null;
   const width = occurrences.length * columnWidth - 4;
-  const title = `${first.title || words.entry.noTitle}${first.availability === 'tentative' ? ' ?' : ''}`;
-  const said = `${title} ${words.weeks.daily(timeText(first.startWall))}`;
   const [shown = ''] = fitWords(
-    said,
+    `${cardTitle(first)} ${words.weeks.daily(timeText(first.startWall))}`,
     [width - MARK - 8],
     (text) => measureSmallText(text, '500'),
     'cut-next',
   );
-  return (
-    <>
-      {occurrences.map((occurrence, index) => {
-        const { tones, paper } = paperOf(occurrence, calendar?.colour ?? 'slate');
-        const isSelected = selected.has(occurrence.key);
-        const isFirst = index === 0;
-        const isLast = index === occurrences.length - 1;
-        return (
-          <div
-            key={occurrence.key}
-            role="button"
-            aria-label={occurrenceLabel(occurrence, calendar)}
-            aria-pressed={isSelected}
-            title={occurrence.title}
-            tabIndex={tabbableKey === occurrence.key ? 0 : -1}
-            data-testid="card"
-            data-key={occurrence.key}
-            className={classes.segment}
-            style={{
-              ...paper,
-              color: tones.ink,
-              top,
-              left: left + index * columnWidth + (isFirst ? 2 : 0),
-              width: columnWidth - (isFirst ? 2 : 0) - (isLast ? 2 : 0),
-              borderLeftWidth: isFirst ? hairline : 0,
-              borderRightWidth: isLast ? hairline : 0,
-              borderRadius: `${isFirst ? corner : 0}px ${isLast ? corner : 0}px ${isLast ? corner : 0}px ${isFirst ? corner : 0}px`,
-              opacity:
-                liftedKey === occurrence.key
-                  ? 0.35
-                  : fadeBefore !== undefined && occurrence.end <= fadeBefore
-                    ? 0.6
-                    : undefined,
-              ...(isSelected ? { outline: `${focusWidth}px solid ${colours.accent}`, zIndex: 1 } : null),
-            }}
-          >
-            {isFirst ? (
-              <span aria-hidden className={classes.said} style={{ width }}>
-                <span className={classes.mark} style={{ backgroundColor: tones.band, color: tones.onBand }}>
-                  {isSelected ? '✓' : calendar?.mark}
-                </span>
-                <span className={occurrence.status === 'cancelled' ? classes.struck : undefined}>
-                  {shown}
-                </span>
-              </span>
-            ) : null}
-          </div>
-        );
-      })}
-    </>
-  );
+  return occurrences.map((occurrence, index) => {
+    const selectedHere = selected.has(occurrence.key);
+    const { tones, isStruck, style, props } = frameOf(occurrence, calendar, {
+      selected: selectedHere,
+      tabbable: tabbableKey === occurrence.key,
+      lifted: liftedKey === occurrence.key,
+      faded: fadeBefore !== undefined && occurrence.end <= fadeBefore,
+    });
+    const [begin, end] = [index === 0 ? 1 : 0, index === occurrences.length - 1 ? 1 : 0];
+    return (
+      <div
+        key={occurrence.key}
+        {...props}
+        className={classes.segment}
+        style={{
+          ...style,
+          top,
+          left: left + index * columnWidth + begin * 2,
+          width: columnWidth - (begin + end) * 2,
+          borderLeftWidth: begin * hairline,
+          borderRightWidth: end * hairline,
+          borderRadius: `${begin * corner}px ${end * corner}px ${end * corner}px ${begin * corner}px`,
+          zIndex: selectedHere ? 1 : undefined,
+        }}
+      >
+        {index === 0 ? (
+          <span aria-hidden className={classes.said} style={{ width }}>
+            <CardTab kind="line" tones={tones} mark={calendar?.mark} selected={selectedHere} />
+            <span className={isStruck ? classes.struck : undefined}>{shown}</span>
+          </span>
+        ) : null}
+      </div>
+    );
+  });
 });
 
 const classes = pageClasses('gathered', {
@@ -133,14 +113,6 @@ const classes = pageClasses('gathered', {
     whiteSpace: 'nowrap',
     fontVariantNumeric: 'tabular-nums',
     zIndex: 1,
-  },
-  mark: {
-    width: 22,
-    height: 16,
-    flexShrink: 0,
-    textAlign: 'center',
-    fontWeight: 700,
-    borderRadius: `${corner - 1}px 0 ${corner - 1}px 0`,
   },
   struck: { textDecorationLine: 'line-through' },
 });

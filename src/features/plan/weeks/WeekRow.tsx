@@ -1,20 +1,23 @@
 import { memo } from 'react';
-import { View } from 'react-native';
 import { weekNumber } from '@/core/layout/views';
 import { gatheredRowsOn, type WeekDay, type WeekRow as WeekRowLayout } from '@/core/layout/weekRows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Detail } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
+import type { Occurrence } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { isDayOff } from '@/core/time/workingPattern';
 import { useSettings } from '@/store';
-import { dayOfMonthText, dayText, lengthText, otherSystemText, shortMonthDayText } from '@/ui/dates';
+import { dayText, lengthText, otherSystemText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, focusWidth, fontFamilies, fontSizes, hairline, sizes } from '@/ui/theme/tokens';
+import { focusWidth, fontFamilies, fontSizes, hairline, sizes } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { RibbonCard } from '../grid/RibbonCard';
+import type { CardState } from '../grid/useCardFrame';
+import { CellHead } from './CellHead';
+import { DayBar } from './DayBar';
 import { EntryLineCard } from './EntryLineCard';
 import { GatheredLineCard } from './GatheredLineCard';
 import { GATHERED, HEAD, WIDE_BAR } from './weekSizes';
@@ -26,8 +29,8 @@ export interface WeekRowProps {
   layout: WeekRowLayout;
   height: number;
   columnWidth: number;
+  /** The width of its number; zero where it is not shown. */
   numberWidth: number;
-  showsNumber: boolean;
   detail: Detail;
   calendars: ReadonlyMap<string, Calendar>;
   loads: DayLoads | undefined;
@@ -46,33 +49,16 @@ export interface WeekRowProps {
   onOpenDay: (day: number) => void;
 }
 
-/** The least widths of a day with its booked hours, with the date of a second calendar, and with both. */
-const WITH_HOURS = 118;
-const WITH_OTHER_DATE = 96;
-const WITH_BOTH = 190;
-/** What the number of those that are not named takes of the head. */
-const MORE = 36;
+/** The width of a day's bar beside its titles. */
+const NARROW_BAR = 7;
 
 /** A week: its number and hours, its ribbons, and a cell for each day. */
 export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
-  const { layout, height, columnWidth, numberWidth, showsNumber, loads, calendars } = props;
+  const { layout, height, columnWidth, numberWidth, calendars } = props;
   const { colours } = useTheme();
-  const { weekStart } = useSettings();
-  const number = weekNumber(layout.days[0]!.day, weekStart);
-  const booked = layout.days.reduce((sum, { day }) => sum + (loads?.[day]?.booked ?? 0), 0);
   return (
     <div role="row" className={classes.row} style={{ height, borderColor: colours.line }}>
-      {showsNumber ? (
-        <div
-          role="rowheader"
-          aria-label={words.weeks.week(number, lengthText(booked * MINUTE))}
-          className={classes.number}
-          style={{ width: numberWidth, color: colours.quietInk }}
-        >
-          <div>{words.weeks.number(number)}</div>
-          {booked > 0 && numberWidth > 40 ? <div>{lengthText(booked * MINUTE)}</div> : null}
-        </div>
-      ) : null}
+      {numberWidth > 0 ? <WeekHead layout={layout} loads={props.loads} width={numberWidth} /> : null}
       {layout.days.map((day) => (
         <DayCell key={day.day} {...props} day={day} />
       ))}
@@ -82,7 +68,7 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
             <GatheredLineCard
               key={line.occurrences[0]!.key}
               line={line}
-              left={(showsNumber ? numberWidth : 0) + line.from * columnWidth}
+              left={numberWidth + line.from * columnWidth}
               top={HEAD + line.row * GATHERED + 1}
               columnWidth={columnWidth}
               calendar={calendars.get(line.occurrences[0]!.calendarId)}
@@ -95,11 +81,11 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
         </div>
       )}
       {layout.ribbons.length === 0 ? null : (
-        <View
-          role={'gridcell' as never}
+        <div
+          role="gridcell"
           aria-label={words.weeks.ribbons}
-          pointerEvents="box-none"
-          style={{ position: 'absolute', left: showsNumber ? numberWidth : 0, right: 0, top: 0, height: 0 }}
+          className={classes.over}
+          style={{ left: numberWidth }}
         >
           {layout.ribbons.map((ribbon) => (
             <RibbonCard
@@ -108,38 +94,68 @@ export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
               top={HEAD + layout.gatheredRows * GATHERED}
               columnWidth={columnWidth}
               calendar={calendars.get(ribbon.occurrence.calendarId)}
-              selected={props.selected.has(ribbon.occurrence.key)}
-              isDraft={props.draftKey === ribbon.occurrence.key}
-              tabbable={props.tabbableKey === ribbon.occurrence.key}
-              faded={props.fadeBefore !== undefined && ribbon.occurrence.end <= props.fadeBefore}
+              {...stateIn(props, ribbon.occurrence)}
             />
           ))}
-        </View>
+        </div>
       )}
     </div>
   );
 });
 
+/** How an entry stands among the others of a row. */
+const stateIn = (
+  { selected, draftKey, tabbableKey, fadeBefore }: WeekRowProps,
+  { key, end }: Occurrence,
+): CardState => ({
+  selected: selected.has(key),
+  isDraft: draftKey === key,
+  tabbable: tabbableKey === key,
+  faded: fadeBefore !== undefined && end <= fadeBefore,
+});
+
+/** The number of a week, and under it how much of it is booked. */
+function WeekHead({
+  layout,
+  loads,
+  width,
+}: {
+  layout: WeekRowLayout;
+  loads: DayLoads | undefined;
+  width: number;
+}) {
+  const { colours } = useTheme();
+  const { weekStart } = useSettings();
+  const number = weekNumber(layout.days[0]!.day, weekStart);
+  const booked = layout.days.reduce((sum, { day }) => sum + (loads?.[day]?.booked ?? 0), 0);
+  return (
+    <div
+      role="rowheader"
+      aria-label={words.weeks.week(number, lengthText(booked * MINUTE))}
+      className={classes.number}
+      style={{ width, color: colours.quietInk }}
+    >
+      <div>{words.weeks.number(number)}</div>
+      {booked > 0 && width > 40 ? <div>{lengthText(booked * MINUTE)}</div> : null}
+    </div>
+  );
+}
+
+/** A day of a week: its date, its bar, and as many of its entries as have room. */
 function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
-  const { columnWidth, layout, loads, calendars, detail, today, selectedDay, range, pattern } = props;
-  const { colours, calendar: tonesOf } = useTheme();
+  const { columnWidth, layout, loads, calendars, detail, selectedDay, range, pattern } = props;
+  const { colours } = useTheme();
   const { day } = cell;
   const otherDate = props.system && otherSystemText(props.system, day);
   const load = loads?.[day];
-  const index = layout.days.indexOf(cell);
-  const taken = Math.max(
-    0,
-    ...layout.ribbons.filter(({ from, to }) => from <= index && index < to).map(({ row }) => row + 1),
-  );
-  const gathered = taken > 0 ? layout.gatheredRows : gatheredRowsOn(layout.gathered, index);
   const isOutside = day < range.first || day >= range.end;
-  const isToday = day === today;
   const isSelected = day === selectedDay;
-  const bars = detail === 'bars' || columnWidth < WIDE_BAR;
-  const top = HEAD + gathered * GATHERED + taken * sizes.ribbon;
-  const barWidth = bars ? columnWidth - 8 : 7;
-  const hasMore = !bars && cell.hidden > 0;
-  const barHeight = Math.max(12, props.height - top - 5);
+  const isBars = detail === 'bars' || columnWidth < WIDE_BAR;
+  const top = topOfCell(layout, layout.days.indexOf(cell));
+  const booked =
+    load && load.working > 0
+      ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
+      : words.plan.dayOff;
   return (
     <div
       role="gridcell"
@@ -147,13 +163,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       data-day={day}
       tabIndex={isSelected ? 0 : -1}
       aria-selected={isSelected}
-      aria-label={words.weeks.day(
-        [dayText(day), otherDate].filter(Boolean).join(', '),
-        cell.count,
-        load && load.working > 0
-          ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
-          : words.plan.dayOff,
-      )}
+      aria-label={words.weeks.day([dayText(day), otherDate].filter(Boolean).join(', '), cell.count, booked)}
       className={classes.cell}
       style={{
         width: columnWidth,
@@ -162,91 +172,27 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         ...(isSelected ? { boxShadow: `inset 0 0 0 ${focusWidth}px ${colours.primary}` } : null),
       }}
     >
-      <div className={classes.head}>
-        <button
-          type="button"
-          tabIndex={-1}
-          aria-label={words.weeks.open(dayText(day))}
-          onClick={() => props.onOpenDay(day)}
-          className={classes.date}
-          style={
-            isToday
-              ? { backgroundColor: colours.primary, color: colours.onPrimary }
-              : {
-                  backgroundColor: 'transparent',
-                  color: isOutside ? colours.quietInk : colours.ink,
-                  fontWeight: isOutside ? 400 : 700,
-                }
-          }
-        >
-          {columnWidth > 60 && (dayOfMonthText(day) === '1' || day === range.first)
-            ? shortMonthDayText(day)
-            : dayOfMonthText(day)}
-        </button>
-        {otherDate && columnWidth > WITH_OTHER_DATE ? (
-          <span aria-hidden className={classes.other} style={{ color: colours.quietInk }}>
-            {otherDate}
-          </span>
-        ) : null}
-        {columnWidth > (otherDate ? WITH_BOTH : WITH_HOURS) + (hasMore ? MORE : 0) &&
-        load &&
-        load.booked > 0 ? (
-          <span aria-hidden style={{ color: colours.quietInk }}>
-            {lengthText(load.booked * MINUTE)}
-          </span>
-        ) : null}
-        {hasMore ? (
-          <button
-            type="button"
-            tabIndex={-1}
-            data-testid="more"
-            aria-label={words.weeks.more(cell.hidden, dayText(day))}
-            onClick={() => props.onOpenDay(day)}
-            className={classes.more}
-            style={{ color: colours.ink, backgroundColor: colours.card, borderColor: colours.line }}
-          >
-            +{cell.hidden}
-          </button>
-        ) : null}
-      </div>
-      <div
-        aria-hidden
-        className={classes.bar}
-        style={{
-          top: top + 2,
-          left: 4,
-          width: barWidth,
-          height: barHeight,
-          backgroundColor: colours.shade,
-          opacity: isOutside ? 0.55 : 1,
-        }}
-      >
-        {cell.bar.map((piece) => {
-          const calendar = calendars.get(piece.calendarId);
-          const tones = tonesOf(piece.colour ?? calendar?.colour ?? 'slate');
-          const isEmpty = piece.paper === 'free';
-          const width = piece.across.width * barWidth;
-          return (
-            <div
-              key={`${piece.calendarId} ${piece.colour ?? ''} ${piece.paper} ${piece.from}`}
-              className={classes.piece}
-              style={{
-                top: piece.from * barHeight,
-                height: (piece.to - piece.from) * barHeight,
-                left: piece.across.left * barWidth,
-                width: Math.max(2, width - (bars ? 1 : 0)),
-                backgroundColor: isEmpty ? colours.card : tones.band,
-                color: isEmpty ? tones.ink : tones.onBand,
-                borderColor: tones.band,
-                borderStyle: piece.paper === 'tentative' ? 'dashed' : 'solid',
-              }}
-            >
-              {bars && width >= 22 && (piece.to - piece.from) * barHeight >= 15 ? calendar?.mark : null}
-            </div>
-          );
-        })}
-      </div>
-      {bars ? null : (
+      <CellHead
+        day={day}
+        width={columnWidth}
+        isToday={day === props.today}
+        isOutside={isOutside}
+        isFirst={day === range.first}
+        otherDate={otherDate}
+        booked={load?.booked ?? 0}
+        hidden={isBars ? 0 : cell.hidden}
+        onOpenDay={props.onOpenDay}
+      />
+      <DayBar
+        pieces={cell.bar}
+        calendars={calendars}
+        top={top + 2}
+        width={isBars ? columnWidth - 8 : NARROW_BAR}
+        height={Math.max(12, props.height - top - 5)}
+        isOutside={isOutside}
+        isMarked={isBars}
+      />
+      {isBars ? null : (
         <div className={classes.lines} style={{ top: top + 1 }}>
           {cell.lines.map((occurrence) => (
             <EntryLineCard
@@ -256,10 +202,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
               calendar={calendars.get(occurrence.calendarId)}
               width={columnWidth - 20}
               isFull={detail === 'full'}
-              selected={props.selected.has(occurrence.key)}
-              isDraft={props.draftKey === occurrence.key}
-              tabbable={props.tabbableKey === occurrence.key}
-              faded={props.fadeBefore !== undefined && occurrence.end <= props.fadeBefore}
+              {...stateIn(props, occurrence)}
               fontsLoaded={props.fontsLoaded}
             />
           ))}
@@ -267,6 +210,14 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       )}
     </div>
   );
+}
+
+/** Where a cell's own part begins: under its head, what is gathered over it, and its ribbons. */
+function topOfCell(layout: WeekRowLayout, index: number): number {
+  const over = layout.ribbons.filter(({ from, to }) => from <= index && index < to);
+  const taken = Math.max(0, ...over.map(({ row }) => row + 1));
+  const gathered = taken > 0 ? layout.gatheredRows : gatheredRowsOn(layout.gathered, index);
+  return HEAD + gathered * GATHERED + taken * sizes.ribbon;
 }
 
 const text = {
@@ -299,59 +250,6 @@ const classes = pageClasses('weeks', {
     borderLeftStyle: 'solid',
     overflow: 'hidden',
   },
-  head: {
-    display: 'flex',
-    height: HEAD,
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    paddingRight: 6,
-    fontVariantNumeric: 'tabular-nums',
-  },
-  date: {
-    ...text,
-    fontSize: fontSizes.body,
-    fontWeight: 700,
-    lineHeight: '20px',
-    minWidth: 24,
-    padding: '0 5px',
-    marginLeft: 2,
-    border: 0,
-    borderRadius: corner,
-    cursor: 'pointer',
-    fontVariantNumeric: 'tabular-nums',
-  },
-  other: {
-    flexGrow: 1,
-    minWidth: 0,
-    marginLeft: 4,
-    overflow: 'hidden',
-    whiteSpace: 'nowrap',
-    textOverflow: 'ellipsis',
-  },
-  bar: { position: 'absolute', borderRadius: 2, overflow: 'hidden', pointerEvents: 'none' },
-  piece: {
-    position: 'absolute',
-    boxSizing: 'border-box',
-    borderWidth: hairline,
-    borderRadius: 2,
-    overflow: 'hidden',
-    textAlign: 'center',
-    fontWeight: 700,
-    lineHeight: '13px',
-  },
   over: { position: 'absolute', left: 0, top: 0, width: 0, height: 0, pointerEvents: 'none' },
   lines: { position: 'absolute', left: 16, right: 2, bottom: 0, overflow: 'hidden' },
-  more: {
-    ...text,
-    flexShrink: 0,
-    height: 18,
-    minWidth: 28,
-    padding: '0 4px',
-    borderWidth: hairline,
-    borderStyle: 'solid',
-    borderRadius: corner,
-    fontWeight: 700,
-    lineHeight: '15px',
-    cursor: 'pointer',
-  },
 });

@@ -8,8 +8,8 @@ import { weekdayText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
-import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { GridFrame } from '../grid/GridFrame';
 import { useDayKeys } from '../grid/useDayKeys';
 import { useFrameSize } from '../grid/useFrameSize';
 import type { ViewProps } from '../viewProps';
@@ -18,65 +18,51 @@ import { HEAD, MonthHeat, WEEKDAYS } from './MonthHeat';
 /** What the parts of a year take, in pixels, but for the gaps between the columns. */
 const SIZES = { month: 158, rowGap: space(4), head: HEAD + WEEKDAYS, week: { least: 27, most: 38 } };
 
+/** From this width on, in pixels, the months stand further apart and the legend has a title. */
+const ROOMY = 700;
+
 /** Twelve months, each day tinted by how booked it is. */
 export function YearView({ address, days, range: shown, options, onOpenDay, onSelectDay }: ViewProps) {
-  const { colours } = useTheme();
   const today = Math.floor(useNowWall(address.zone) / DAY);
   const { weekStart } = useSettings();
   const { width, onLayout } = useFrameSize('view');
-  const frame = useRef<View>(null);
-  const { year } = civilDate(days[0]!);
+  const frame = useRef<HTMLElement>(null);
+  const first = days[0]!;
+  const { year } = civilDate(first);
   const { range, neighbours } = useMemo(
-    () => ({ range: yearOf(days[0]!), neighbours: [yearOf(days.at(-1)! + 1), yearOf(days[0]! - 1)] }),
-    [days],
+    () => ({ range: yearOf(first), neighbours: [yearOf(days.at(-1)! + 1), yearOf(first - 1)] }),
+    [days, first],
   );
   const loads = useRangeLoads(range, neighbours, options);
   const months = useMemo(
     () => Array.from({ length: 12 }, (_, index) => monthGrid(year, index + 1, weekStart)),
     [year, weekStart],
   );
-  const weekdays = useMemo(
-    () =>
-      Array.from({ length: 7 }, (_, index) =>
-        weekdayText(startOfWeek(days[0]!, weekStart) + index, 'narrow'),
-      ),
-    [days, weekStart],
-  );
-  const period = shown.first === range.first && shown.end === range.end ? undefined : shown;
-  const gap = width > 700 ? space(6) : space(3);
+  const weekdays = useMemo(() => {
+    const monday = startOfWeek(first, weekStart);
+    return Array.from({ length: 7 }, (_, index) => weekdayText(monday + index, 'narrow'));
+  }, [first, weekStart]);
+  const isRoomy = width > ROOMY;
+  const columnGap = isRoomy ? space(6) : space(3);
   const { height: room, onLayout: onRoom } = useFrameSize('year');
   const { monthWidth, weekHeight } = layoutYear(width - 2 * hairline - 2 * space(3), room - 2 * space(3), {
     ...SIZES,
-    columnGap: gap,
+    columnGap,
   });
-
-  const onDayKey = useDayKeys(
-    frame as unknown as React.RefObject<HTMLElement | null>,
-    address.day,
-    (day, key) => {
-      const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[key];
-      const byMonths = { PageUp: -1, PageDown: 1 }[key];
-      if (by !== undefined) return day + by;
-      return byMonths === undefined ? undefined : addMonths(day, byMonths);
-    },
-    onSelectDay,
-    onOpenDay,
-  );
+  const onDayKey = useDayKeys(frame, address.day, dayByKey, onSelectDay, onOpenDay);
 
   return (
-    <View
-      ref={frame}
+    <GridFrame
+      frame={frame}
+      label={words.year.label(year)}
       testID="year"
-      role="group"
-      aria-label={words.year.label(year)}
       onLayout={onLayout}
-      style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
-      {...webProps({ onKeyDown: (event) => void onDayKey(event) })}
+      onKeyDown={(event) => void onDayKey(event)}
     >
       <ScrollView
         onLayout={onRoom}
         style={styles.scroller}
-        contentContainerStyle={[styles.months, { columnGap: gap }]}
+        contentContainerStyle={[styles.months, { columnGap }]}
       >
         {width === 0
           ? null
@@ -90,37 +76,52 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
                 loads={loads}
                 today={today}
                 selectedDay={address.day}
-                period={period}
+                period={shown.first === range.first && shown.end === range.end ? undefined : shown}
                 onOpenDay={onOpenDay}
               />
             ))}
       </ScrollView>
-      <View style={[styles.legend, { borderColor: colours.line }]} role="list" aria-label={words.year.legend}>
-        {width > 700 ? (
-          <AppText size="small" tone="quiet" aria-hidden>
-            {words.year.legend}
+      <HeatLegend isTitled={isRoomy} />
+    </GridFrame>
+  );
+}
+
+/** The day that a key leads to: by days, weeks or months. */
+function dayByKey(day: number, key: string): number | undefined {
+  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[key];
+  if (by !== undefined) return day + by;
+  const byMonths = { PageUp: -1, PageDown: 1 }[key];
+  return byMonths === undefined ? undefined : addMonths(day, byMonths);
+}
+
+/** What the tints of days mean. */
+function HeatLegend({ isTitled }: { isTitled: boolean }) {
+  const { colours } = useTheme();
+  return (
+    <View style={[styles.legend, { borderColor: colours.line }]} role="list" aria-label={words.year.legend}>
+      {isTitled ? (
+        <AppText size="small" tone="quiet" aria-hidden>
+          {words.year.legend}
+        </AppText>
+      ) : null}
+      {LOAD_LEVELS.map((level) => (
+        <View key={level} role="listitem" style={styles.level}>
+          <View
+            style={[
+              styles.swatch,
+              { backgroundColor: colours.heat[level].background, borderColor: colours.line },
+            ]}
+          />
+          <AppText size="small" tone="quiet">
+            {words.year.levels[level]}
           </AppText>
-        ) : null}
-        {LOAD_LEVELS.map((level) => (
-          <View key={level} role="listitem" style={styles.level}>
-            <View
-              style={[
-                styles.swatch,
-                { backgroundColor: colours.heat[level].background, borderColor: colours.line },
-              ]}
-            />
-            <AppText size="small" tone="quiet">
-              {words.year.levels[level]}
-            </AppText>
-          </View>
-        ))}
-      </View>
+        </View>
+      ))}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  frame: { flex: 1, borderWidth: hairline, borderRadius: space(1), overflow: 'hidden', minHeight: 160 },
   scroller: { flex: 1 },
   months: { flexDirection: 'row', flexWrap: 'wrap', padding: space(3), rowGap: space(4) },
   legend: {

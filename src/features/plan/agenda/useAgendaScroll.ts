@@ -1,0 +1,107 @@
+import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
+import type { DayRange } from '@/core/layout/views';
+
+/** So near to an end of the list, in pixels, the next days are fetched. */
+const NEAR = 900;
+/** The selected day follows when scrolling has rested so long, in milliseconds. */
+const REST = 180;
+/** Days out of sight are fetched when nothing has come for so long, in milliseconds. */
+const QUIET = 700;
+
+/** What is gone to, and what there is more of. */
+interface Scrolled {
+  readonly day: number;
+  /** Counts how often today was gone to. */
+  readonly visits: number;
+  readonly bounds: DayRange | undefined;
+  /** What is drawn: another, when days have come. */
+  readonly parts: unknown;
+  readonly isFetching: boolean;
+  readonly hasBefore: boolean;
+  readonly hasAfter: boolean;
+  readonly extend: (direction: 1 | -1) => void;
+  /** Begins the list at another day. */
+  readonly onAnchor: (day: number) => void;
+  readonly onSelectDay: (day: number) => void;
+}
+
+/** The section that shows a day, alone or among others without entries. */
+const sectionOf = (box: HTMLElement, day: number): HTMLElement | undefined =>
+  [...box.querySelectorAll<HTMLElement>('[data-first]')].find(
+    (section) => Number(section.dataset.first) <= day && day < Number(section.dataset.end),
+  );
+
+const within = (day: number, bounds: DayRange | undefined): number =>
+  bounds ? Math.min(Math.max(day, bounds.first), bounds.end - 1) : day;
+
+/**
+ * A list of days that goes on in both directions: what stands at the top stays there when days come before it, and the
+ * selected day follows where scrolling rests.
+ * @param start the day that the list began with
+ * @returns the element that scrolls, and its listener
+ */
+export function useAgendaScroll(
+  start: number,
+  scrolled: Scrolled,
+): { scroller: RefObject<HTMLDivElement | null>; onScroll: () => void } {
+  const { day, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor, onSelectDay } =
+    scrolled;
+  const scroller = useRef<HTMLDivElement>(null);
+  // A day that scrolling selected is in sight already; any other is gone to.
+  const ownDay = useRef<number | undefined>(undefined);
+  const top = useRef<{ day: number; offset: number }>({ day: start, offset: 0 });
+  const placedAt = useRef<number | undefined>(undefined);
+  const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const visited = useRef(visits);
+  const keepInPlace = () => {
+    const section = scroller.current && sectionOf(scroller.current, top.current.day);
+    if (!scroller.current || !section) return;
+    scroller.current.scrollTop = section.offsetTop + top.current.offset;
+    placedAt.current = scroller.current.scrollTop;
+  };
+  useEffect(() => () => clearTimeout(rest.current), []);
+  useLayoutEffect(() => {
+    if (day === ownDay.current && visits === visited.current) return;
+    visited.current = visits;
+    ownDay.current = day;
+    // Where scrolling came to rest a moment ago counts no more.
+    clearTimeout(rest.current);
+    top.current = { day: within(day, bounds), offset: 0 };
+    const box = scroller.current;
+    if (box && sectionOf(box, day)) keepInPlace();
+    else onAnchor(day);
+  }, [day, bounds, visits, onAnchor]);
+  useLayoutEffect(keepInPlace, [parts]);
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box || isFetching) return;
+    // Days in sight at once; then, in a quiet moment, those below and those above.
+    const below = box.scrollHeight - box.scrollTop - box.clientHeight;
+    if (below <= 0 && hasAfter) return extend(1);
+    const direction = below < NEAR && hasAfter ? 1 : box.scrollTop < NEAR && hasBefore ? -1 : 0;
+    if (direction === 0) return;
+    const handle = setTimeout(() => extend(direction), QUIET);
+    return () => clearTimeout(handle);
+  }, [parts, isFetching, hasAfter, hasBefore, extend]);
+  const onScroll = () => {
+    const box = scroller.current;
+    // Nobody has scrolled where the list itself has put what is seen, or has gone already.
+    if (!box || box.scrollTop === placedAt.current) return;
+    placedAt.current = undefined;
+    const section = [...box.querySelectorAll<HTMLElement>('[data-first]')].findLast(
+      (each) => each.offsetTop <= box.scrollTop + 1,
+    );
+    if (!section) return;
+    top.current = { day: Number(section.dataset.first), offset: box.scrollTop - section.offsetTop };
+    const below = box.scrollHeight - box.scrollTop - box.clientHeight;
+    if (!isFetching && hasAfter && below < NEAR) extend(1);
+    if (!isFetching && hasBefore && box.scrollTop < NEAR) extend(-1);
+    clearTimeout(rest.current);
+    rest.current = setTimeout(() => {
+      if (top.current.day === ownDay.current) return;
+      ownDay.current = top.current.day;
+      onSelectDay(top.current.day);
+    }, REST);
+  };
+  return { scroller, onScroll };
+}
