@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
+import { type ReactNode, type RefObject, Suspense, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Attachment } from '@/core/model/attachment';
 import { chooseFiles } from '@/features/interchange';
@@ -16,19 +16,16 @@ import { useAttachedFile } from './useAttachedFile';
 
 const said = exchangeWords.attachments;
 
-/** The files of an entry; more come by choosing, dropping or pasting. Without `onAdd` they can be seen only. */
-export function AttachmentList({
-  attachments,
-  pending,
-  onAdd,
-  onRemove,
-}: {
+interface AttachmentListProps {
   attachments: readonly Attachment[];
   /** The bytes of files that are not kept yet. */
   pending?: ReadonlyMap<string, string>;
   onAdd?: (picked: PickedFiles) => Promise<void> | void;
   onRemove?: (id: string) => void;
-}) {
+}
+
+/** The files of an entry; more come by choosing, dropping or pasting. Without `onAdd` they can be seen only. */
+export function AttachmentList({ attachments, pending, onAdd, onRemove }: AttachmentListProps) {
   const { colours } = useTheme();
   const { refuse } = useCommands();
   const box = useRef<View>(null);
@@ -102,55 +99,85 @@ export function AttachmentList({
           key={attachment.id}
           attachment={attachment}
           actions={
-            <>
-              {previewKind(attachment) ? (
-                <Button
-                  icon="image-outline"
-                  iconOnly
-                  kind="quiet"
-                  label={said.preview(attachment.name)}
-                  onPress={() => setShown(attachment)}
-                />
-              ) : null}
-              <Button
-                icon="download-outline"
-                iconOnly
-                kind="quiet"
-                label={said.save(attachment.name)}
-                onPress={() => void save(attachment)}
-              />
-              {onRemove ? (
-                <Button
-                  icon="close"
-                  iconOnly
-                  kind="quiet"
-                  label={said.remove(attachment.name)}
-                  onPress={() => onRemove(attachment.id)}
-                />
-              ) : null}
-            </>
+            <FileActions attachment={attachment} setShown={setShown} save={save} onRemove={onRemove} />
           }
         />
       ))}
-      {takes ? (
-        <View style={styles.add}>
-          <Button
-            icon="paperclip"
-            label={isReading ? said.reading : said.attach}
-            disabled={isReading}
-            onPress={() => void chooseFiles().then((files) => add.current(files))}
-          />
-          <AppText size="small" tone="quiet" style={styles.hint}>
-            {isOver ? said.drop : said.hint}
-          </AppText>
-        </View>
-      ) : null}
+      {takes ? <AddFiles isReading={isReading} add={add} isOver={isOver} /> : null}
       {shown ? (
         <Suspense fallback={null}>
           <PreviewSheet attachment={shown} pending={pending} onClose={() => setShown(null)} />
         </Suspense>
       ) : null}
     </View>
+  );
+}
+
+/** The ways to add files. */
+function AddFiles({
+  isReading,
+  add,
+  isOver,
+}: {
+  isReading: boolean;
+  add: RefObject<(files: readonly File[]) => Promise<void>>;
+  isOver: boolean;
+}) {
+  return (
+    <View style={styles.add}>
+      <Button
+        icon="paperclip"
+        label={isReading ? said.reading : said.attach}
+        disabled={isReading}
+        onPress={() => void chooseFiles().then((files) => add.current(files))}
+      />
+      <AppText size="small" tone="quiet" style={styles.hint}>
+        {isOver ? said.drop : said.hint}
+      </AppText>
+    </View>
+  );
+}
+
+/** What can be done with a file. */
+function FileActions({
+  attachment,
+  setShown,
+  save,
+  onRemove,
+}: {
+  attachment: Attachment;
+  setShown: (shown: Attachment) => void;
+  save: (attachment: Attachment) => Promise<void>;
+  onRemove: ((id: string) => void) | undefined;
+}) {
+  return (
+    <>
+      {previewKind(attachment) ? (
+        <Button
+          icon="image-outline"
+          iconOnly
+          kind="quiet"
+          label={said.preview(attachment.name)}
+          onPress={() => setShown(attachment)}
+        />
+      ) : null}
+      <Button
+        icon="download-outline"
+        iconOnly
+        kind="quiet"
+        label={said.save(attachment.name)}
+        onPress={() => void save(attachment)}
+      />
+      {onRemove ? (
+        <Button
+          icon="close"
+          iconOnly
+          kind="quiet"
+          label={said.remove(attachment.name)}
+          onPress={() => onRemove(attachment.id)}
+        />
+      ) : null}
+    </>
   );
 }
 

@@ -11,6 +11,7 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { useAttachedFile } from './useAttachedFile';
+import type { Attachment } from '@/core/model/attachment';
 
 const said = exchangeWords.attachments;
 const SHOWN = 50;
@@ -45,30 +46,15 @@ export function AttachmentSection() {
       ) : null}
       <View style={styles.list}>
         {uses.slice(0, SHOWN).map(({ attachment, title, count }) => (
-          <View key={attachment.id} style={styles.row}>
-            <Check
-              label={said.choose(attachment.name)}
-              hideLabel
-              checked={there.has(attachment.id)}
-              onChange={() => toggle(attachment.id)}
-            />
-            <View style={styles.text}>
-              <AppText numberOfLines={1}>{attachment.name}</AppText>
-              <AppText size="small" tone="quiet" numberOfLines={1}>
-                {said.on(title || words.entry.noTitle, count)}
-              </AppText>
-            </View>
-            <AppText figures tone="quiet">
-              {said.size(attachment.size)}
-            </AppText>
-            <Button
-              icon="download-outline"
-              iconOnly
-              kind="quiet"
-              label={said.save(attachment.name)}
-              onPress={() => void save(attachment)}
-            />
-          </View>
+          <AttachmentRow
+            key={attachment.id}
+            attachment={attachment}
+            there={there}
+            toggle={toggle}
+            title={title}
+            count={count}
+            save={save}
+          />
         ))}
       </View>
       {uses.length > 0 ? (
@@ -93,6 +79,50 @@ export function AttachmentSection() {
           />
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** An attached file, where it is, and its size. */
+function AttachmentRow({
+  attachment,
+  there,
+  toggle,
+  title,
+  count,
+  save,
+}: {
+  attachment: Attachment;
+  there: ReadonlySet<string>;
+  toggle: (id: string) => void;
+  title: string;
+  count: number;
+  save: (attachment: Attachment) => Promise<void>;
+}) {
+  return (
+    <View style={styles.row}>
+      <Check
+        label={said.choose(attachment.name)}
+        hideLabel
+        checked={there.has(attachment.id)}
+        onChange={() => toggle(attachment.id)}
+      />
+      <View style={styles.text}>
+        <AppText numberOfLines={1}>{attachment.name}</AppText>
+        <AppText size="small" tone="quiet" numberOfLines={1}>
+          {said.on(title || words.entry.noTitle, count)}
+        </AppText>
+      </View>
+      <AppText figures tone="quiet">
+        {said.size(attachment.size)}
+      </AppText>
+      <Button
+        icon="download-outline"
+        iconOnly
+        kind="quiet"
+        label={said.save(attachment.name)}
+        onPress={() => void save(attachment)}
+      />
     </View>
   );
 }

@@ -24,16 +24,14 @@ export function previewKind({ mediaType, size }: Attachment): PreviewKind | unde
 
 type Shown = { kind: 'reading' } | { kind: 'away' } | { kind: 'there'; address: string; text: string };
 
-/** A picture, a document or a text, shown before it is saved. A picture runs no scripts, whatever it holds. */
-export function PreviewSheet({
-  attachment,
-  pending,
-  onClose,
-}: {
+interface PreviewSheetProps {
   attachment: Attachment;
   pending?: ReadonlyMap<string, string>;
   onClose: () => void;
-}) {
+}
+
+/** A picture, a document or a text, shown before it is saved. A picture runs no scripts, whatever it holds. */
+export function PreviewSheet({ attachment, pending, onClose }: PreviewSheetProps) {
   const { height } = useWindowDimensions();
   const { read, save } = useAttachedFile(pending);
   const [shown, setShown] = useState<Shown>({ kind: 'reading' });

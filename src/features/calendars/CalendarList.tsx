@@ -89,19 +89,7 @@ export function CalendarList() {
           actionsOf={(calendar) => act(calendar, members)}
         />
       ))}
-      <View style={styles.new}>
-        <Button
-          kind="primary"
-          icon="plus"
-          label={words.calendars.new}
-          onPress={() => setOpen({ sheet: 'edit', calendar: undefined })}
-        />
-        <Button
-          icon="rss"
-          label={exchangeWords.feeds.subscribe}
-          onPress={() => setOpen({ sheet: 'subscribe' })}
-        />
-      </View>
+      <NewCalendars setOpen={setOpen} />
       {open?.sheet === 'edit' ? <CalendarSheet calendar={open.calendar} onClose={close} /> : null}
       {open?.sheet === 'delete' ? (
         <DeleteCalendarSheet
@@ -118,6 +106,25 @@ export function CalendarList() {
         {open?.sheet === 'subscribe' ? <SubscribeSheet onClose={close} /> : null}
         {open?.sheet === 'publish' ? <PublishSheet calendarId={open.calendar.id} onClose={close} /> : null}
       </Suspense>
+    </View>
+  );
+}
+
+/** The ways to another calendar. */
+function NewCalendars({ setOpen }: { setOpen: (next: Open | null) => void }) {
+  return (
+    <View style={styles.new}>
+      <Button
+        kind="primary"
+        icon="plus"
+        label={words.calendars.new}
+        onPress={() => setOpen({ sheet: 'edit', calendar: undefined })}
+      />
+      <Button
+        icon="rss"
+        label={exchangeWords.feeds.subscribe}
+        onPress={() => setOpen({ sheet: 'subscribe' })}
+      />
     </View>
   );
 }

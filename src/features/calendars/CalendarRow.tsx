@@ -1,6 +1,6 @@
-import { useRef, useState } from 'react';
+import { useRef, useState, type RefObject } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { type Calendar, isReadOnly } from '@/core/model/calendar';
+import { type Calendar, isReadOnly, type Publication } from '@/core/model/calendar';
 import { feedState, useFeeds } from '@/features/feeds';
 import { useSettings } from '@/store';
 import { AppIcon } from '@/ui/icons/AppIcon';
@@ -30,21 +30,17 @@ export type CalendarAction = (typeof CALENDAR_ACTIONS)[number];
 
 const said = exchangeWords.calendars;
 
-/** A calendar of the list: what it is, how it stands with it, and what can be done with it. */
-export function CalendarRow({
-  calendar,
-  count,
-  isTarget,
-  offset,
-  onAction,
-}: {
+interface CalendarRowProps {
   calendar: Calendar;
   count: number;
   isTarget: boolean;
   /** How far it is dragged, in pixels. */
   offset: number;
   onAction: (action: CalendarAction) => void;
-}) {
+}
+
+/** A calendar of the list: what it is, how it stands with it, and what can be done with it. */
+export function CalendarRow({ calendar, count, isTarget, offset, onAction }: CalendarRowProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   const { refreshAloud } = useFeeds();
@@ -83,88 +79,158 @@ export function CalendarRow({
             ],
       ]}
     >
-      <View style={styles.name}>
-        <View
-          role="button"
-          tabIndex={0}
-          aria-label={said.move(calendar.name)}
-          {...webProps({
-            dataSet: { reorder: '' },
-            onKeyDown: (event) => {
-              if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-              event.preventDefault();
-              event.stopPropagation();
-              onAction(event.key === 'ArrowUp' ? 'up' : 'down');
-            },
-          })}
-          style={[styles.handle, webStyle({ touchAction: 'none', cursor: 'grab' })]}
-        >
-          <AppIcon name="drag-vertical" size={20} color={colours.quietInk} />
-        </View>
-        <Mark mark={calendar.mark} colour={calendar.colour} />
-        <View style={styles.shrink}>
-          <AppText size="large" weight="700" numberOfLines={1}>
-            {calendar.name}
-          </AppText>
-          <AppText size="small" tone="quiet" numberOfLines={2}>
-            {[
-              words.calendars.entries(count),
-              isTarget ? words.calendars.target : '',
-              calendar.unlisted ? said.put : '',
-              isClosed && !calendar.feed ? said.closed : '',
-              calendar.countsAsFree ? said.countsFree : '',
-              publication
-                ? exchangeWords.publish.levelSays(exchangeWords.publish.levels[publication.level])
-                : '',
-              calendar.description,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </AppText>
-          {state ? (
-            <AppText size="small" tone={state.isProblem ? 'error' : 'quiet'} numberOfLines={3}>
-              {state.text}
-            </AppText>
-          ) : null}
-        </View>
-      </View>
-      <View style={styles.actions}>
-        {calendar.feed ? (
-          <Button
-            icon="refresh"
-            iconOnly
-            label={exchangeWords.feeds.refreshOf(calendar.name)}
-            onPress={() => void refreshAloud(calendar.id)}
-          />
-        ) : null}
-        <Button
-          icon="pencil-outline"
-          iconOnly
-          label={words.calendars.edit(calendar.name)}
-          onPress={act('edit')}
-        />
-        <Button
-          ref={more}
-          icon="dots-vertical"
-          iconOnly
-          label={said.more(calendar.name)}
-          onPress={() => setAnchor(anchorOf(more.current))}
-        />
-      </View>
+      <RowName
+        calendar={calendar}
+        onAction={onAction}
+        count={count}
+        isTarget={isTarget}
+        isClosed={isClosed}
+        publication={publication}
+        state={state}
+      />
+      <RowActions
+        calendar={calendar}
+        refreshAloud={refreshAloud}
+        act={act}
+        more={more}
+        setAnchor={setAnchor}
+      />
       {anchor ? (
-        <Popover anchor={anchor} label={said.more(calendar.name)} onClose={() => setAnchor(null)}>
-          {menu
-            .filter(({ isShown }) => isShown)
-            .map(({ action, label }) => (
-              <MenuItem
-                key={action}
-                kind={action === 'delete' ? 'danger' : 'plain'}
-                label={label}
-                onPress={act(action)}
-              />
-            ))}
-        </Popover>
+        <RowMenu anchor={anchor} calendar={calendar} setAnchor={setAnchor} menu={menu} act={act} />
       ) : null}
+    </View>
+  );
+}
+
+/** What else can be done with a calendar. */
+function RowMenu({
+  anchor,
+  calendar,
+  setAnchor,
+  menu,
+  act,
+}: {
+  anchor: Anchor;
+  calendar: Calendar;
+  setAnchor: (next: Anchor | null) => void;
+  menu: { action: CalendarAction; label: string; isShown: boolean }[];
+  act: (action: CalendarAction) => () => void;
+}) {
+  return (
+    <Popover anchor={anchor} label={said.more(calendar.name)} onClose={() => setAnchor(null)}>
+      {menu
+        .filter(({ isShown }) => isShown)
+        .map(({ action, label }) => (
+          <MenuItem
+            key={action}
+            kind={action === 'delete' ? 'danger' : 'plain'}
+            label={label}
+            onPress={act(action)}
+          />
+        ))}
+    </Popover>
+  );
+}
+
+/** What can be done with a calendar. */
+function RowActions({
+  calendar,
+  refreshAloud,
+  act,
+  more,
+  setAnchor,
+}: {
+  calendar: Calendar;
+  refreshAloud: (calendarId: string) => Promise<void>;
+  act: (action: CalendarAction) => () => void;
+  more: RefObject<View | null>;
+  setAnchor: (next: Anchor | null) => void;
+}) {
+  return (
+    <View style={styles.actions}>
+      {calendar.feed ? (
+        <Button
+          icon="refresh"
+          iconOnly
+          label={exchangeWords.feeds.refreshOf(calendar.name)}
+          onPress={() => void refreshAloud(calendar.id)}
+        />
+      ) : null}
+      <Button
+        icon="pencil-outline"
+        iconOnly
+        label={words.calendars.edit(calendar.name)}
+        onPress={act('edit')}
+      />
+      <Button
+        ref={more}
+        icon="dots-vertical"
+        iconOnly
+        label={said.more(calendar.name)}
+        onPress={() => setAnchor(anchorOf(more.current))}
+      />
+    </View>
+  );
+}
+
+interface RowNameProps {
+  calendar: Calendar;
+  onAction: (action: CalendarAction) => void;
+  count: number;
+  isTarget: boolean;
+  isClosed: boolean;
+  publication: Publication | undefined;
+  state: { text: string; isProblem: boolean } | undefined;
+}
+
+/** What a calendar is called, and how it stands with it. */
+function RowName({ calendar, onAction, count, isTarget, isClosed, publication, state }: RowNameProps) {
+  const { colours } = useTheme();
+  return (
+    <View style={styles.name}>
+      <View
+        role="button"
+        tabIndex={0}
+        aria-label={said.move(calendar.name)}
+        {...webProps({
+          dataSet: { reorder: '' },
+          onKeyDown: (event) => {
+            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+            event.preventDefault();
+            event.stopPropagation();
+            onAction(event.key === 'ArrowUp' ? 'up' : 'down');
+          },
+        })}
+        style={[styles.handle, webStyle({ touchAction: 'none', cursor: 'grab' })]}
+      >
+        <AppIcon name="drag-vertical" size={20} color={colours.quietInk} />
+      </View>
+      <Mark mark={calendar.mark} colour={calendar.colour} />
+      <View style={styles.shrink}>
+        <AppText size="large" weight="700" numberOfLines={1}>
+          {calendar.name}
+        </AppText>
+        <AppText size="small" tone="quiet" numberOfLines={2}>
+          {[
+            words.calendars.entries(count),
+            isTarget ? words.calendars.target : '',
+            calendar.unlisted ? said.put : '',
+            isClosed && !calendar.feed ? said.closed : '',
+            calendar.countsAsFree ? said.countsFree : '',
+            publication
+              ? exchangeWords.publish.levelSays(exchangeWords.publish.levels[publication.level])
+              : '',
+            calendar.description,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </AppText>
+        {state ? (
+          <AppText size="small" tone={state.isProblem ? 'error' : 'quiet'} numberOfLines={3}>
+            {state.text}
+          </AppText>
+        ) : null}
+      </View>
     </View>
   );
 }

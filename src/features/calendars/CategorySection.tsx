@@ -22,6 +22,7 @@ import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { HuePicker } from './HuePicker';
+import type { State } from '@/core/model/state';
 
 const said = exchangeWords.categories;
 
@@ -101,20 +102,7 @@ function CategorySheet({ category, onClose }: { category: CategoryUse; onClose: 
       title={said.edit(category.name)}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      footer={
-        <>
-          <Button
-            kind="danger"
-            label={said.remove}
-            onPress={() => {
-              commit(renameCategory(state, category.name, undefined, context()));
-              onClose();
-            }}
-          />
-          <Button label={words.actions.cancel} onPress={onClose} />
-          <Button kind="primary" label={words.actions.save} onPress={save} />
-        </>
-      }
+      footer={<CategoryActions state={state} category={category} onClose={onClose} save={save} />}
     >
       <FormText
         control={control}
@@ -137,6 +125,35 @@ function CategorySheet({ category, onClose }: { category: CategoryUse; onClose: 
         )}
       </FormField>
     </Sheet>
+  );
+}
+
+/** What can be done with a category. */
+function CategoryActions({
+  state,
+  category,
+  onClose,
+  save,
+}: {
+  state: State;
+  category: CategoryUse;
+  onClose: () => void;
+  save: () => void;
+}) {
+  const { commit, context } = useCommands();
+  return (
+    <>
+      <Button
+        kind="danger"
+        label={said.remove}
+        onPress={() => {
+          commit(renameCategory(state, category.name, undefined, context()));
+          onClose();
+        }}
+      />
+      <Button label={words.actions.cancel} onPress={onClose} />
+      <Button kind="primary" label={words.actions.save} onPress={save} />
+    </>
   );
 }
 

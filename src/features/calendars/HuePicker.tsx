@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { type Colour, HUES } from '@/core/model/colour';
+import { type Colour, type Hue, HUES } from '@/core/model/colour';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
 import { ColourField } from '@/ui/primitives/PlatformField';
@@ -7,6 +7,7 @@ import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import type { CalendarColours } from '@/ui/theme/calendarColours';
 
 /** One of the twelve hues, another colour, or none where that can be. */
 export function HuePicker({
@@ -24,7 +25,7 @@ export function HuePicker({
   none?: { label: string; onPress: () => void };
   onChange: (colour: Colour) => void;
 }) {
-  const { calendar: tonesOf, colours } = useTheme();
+  const { calendar: tonesOf } = useTheme();
   return (
     <View style={styles.picker}>
       {none ? (
@@ -35,30 +36,7 @@ export function HuePicker({
           const tones = tonesOf(hue);
           const chosen = hue === colour;
           return (
-            <Pressable
-              key={hue}
-              role="radio"
-              aria-checked={chosen}
-              aria-label={words.hues[hue]}
-              onPress={() => onChange(hue)}
-              style={[
-                styles.hue,
-                { backgroundColor: tones.tint, borderColor: chosen ? colours.accent : tones.tint },
-              ]}
-            >
-              <View style={[styles.tab, { backgroundColor: tones.band }]}>
-                {chosen ? (
-                  <AppIcon name="check" size={16} color={tones.onBand} />
-                ) : (
-                  <AppText size="small" weight="700" colour={tones.onBand}>
-                    {mark}
-                  </AppText>
-                )}
-              </View>
-              <AppText size="small" weight="700" colour={tones.ink}>
-                {words.hues[hue]}
-              </AppText>
-            </Pressable>
+            <HueButton key={hue} chosen={chosen} hue={hue} onChange={onChange} tones={tones} mark={mark} />
           );
         })}
       </View>
@@ -68,6 +46,45 @@ export function HuePicker({
         onChange={(picked) => onChange(picked)}
       />
     </View>
+  );
+}
+
+/** A hue by its name, as a card would have it. */
+function HueButton({
+  chosen,
+  hue,
+  onChange,
+  tones,
+  mark,
+}: {
+  chosen: boolean;
+  hue: Hue;
+  onChange: (colour: string) => void;
+  tones: CalendarColours;
+  mark: string;
+}) {
+  const { colours } = useTheme();
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      aria-label={words.hues[hue]}
+      onPress={() => onChange(hue)}
+      style={[styles.hue, { backgroundColor: tones.tint, borderColor: chosen ? colours.accent : tones.tint }]}
+    >
+      <View style={[styles.tab, { backgroundColor: tones.band }]}>
+        {chosen ? (
+          <AppIcon name="check" size={16} color={tones.onBand} />
+        ) : (
+          <AppText size="small" weight="700" colour={tones.onBand}>
+            {mark}
+          </AppText>
+        )}
+      </View>
+      <AppText size="small" weight="700" colour={tones.ink}>
+        {words.hues[hue]}
+      </AppText>
+    </Pressable>
   );
 }
 

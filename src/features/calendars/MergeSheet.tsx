@@ -5,7 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
-import { isHead } from '@/core/tidy/doubles';
+import { isHead, type Double } from '@/core/tidy/doubles';
 import { withdrawn } from '@/features/publish';
 import { useCommands } from '@/features/workspace';
 import { useSnapshot, useWritableCalendars } from '@/store';
@@ -71,32 +71,58 @@ export function MergeSheet({ calendar, onClose }: { calendar: Calendar; onClose:
         </AppText>
       ) : null}
       {into && doubles.length > 0 ? (
-        <View style={styles.doubles} testID="merge-doubles">
-          <AppText tone="accent">{said.doubles(doubles.length)}</AppText>
-          <View style={styles.all}>
-            <Button label={said.keepOneAll} selected={both.size === 0} onPress={() => setBoth(new Set())} />
-            <Button
-              label={said.keepBothAll}
-              selected={both.size === doubles.length}
-              onPress={() => setBoth(new Set(doubles.map(({ one }) => one.id)))}
-            />
-          </View>
-          {doubles.slice(0, SHOWN).map(({ one, other }) => (
-            <View key={one.id} role="group" aria-label={one.title || words.entry.noTitle} style={styles.pair}>
-              <Side event={other} calendar={into} label={said.stays} />
-              <Side event={one} calendar={calendar} label={said.comes} isFaded={!both.has(one.id)} />
-              <Button label={said.keepBoth} selected={both.has(one.id)} onPress={() => toggle(one.id)} />
-            </View>
-          ))}
-          {doubles.length > SHOWN ? (
-            <AppText tone="quiet">{said.more(doubles.length - SHOWN)}</AppText>
-          ) : null}
-          <AppText size="small" tone="quiet">
-            {said.one}
-          </AppText>
-        </View>
+        <MergeDoubles
+          doubles={doubles}
+          both={both}
+          setBoth={setBoth}
+          into={into}
+          calendar={calendar}
+          toggle={toggle}
+        />
       ) : null}
     </Sheet>
+  );
+}
+
+/** What is in both calendars, side by side, to be kept once or twice. */
+function MergeDoubles({
+  doubles,
+  both,
+  setBoth,
+  into,
+  calendar,
+  toggle,
+}: {
+  doubles: readonly Double[];
+  both: ReadonlySet<string>;
+  setBoth: (next: ReadonlySet<string>) => void;
+  into: Calendar;
+  calendar: Calendar;
+  toggle: (id: string) => void;
+}) {
+  return (
+    <View style={styles.doubles} testID="merge-doubles">
+      <AppText tone="accent">{said.doubles(doubles.length)}</AppText>
+      <View style={styles.all}>
+        <Button label={said.keepOneAll} selected={both.size === 0} onPress={() => setBoth(new Set())} />
+        <Button
+          label={said.keepBothAll}
+          selected={both.size === doubles.length}
+          onPress={() => setBoth(new Set(doubles.map(({ one }) => one.id)))}
+        />
+      </View>
+      {doubles.slice(0, SHOWN).map(({ one, other }) => (
+        <View key={one.id} role="group" aria-label={one.title || words.entry.noTitle} style={styles.pair}>
+          <Side event={other} calendar={into} label={said.stays} />
+          <Side event={one} calendar={calendar} label={said.comes} isFaded={!both.has(one.id)} />
+          <Button label={said.keepBoth} selected={both.has(one.id)} onPress={() => toggle(one.id)} />
+        </View>
+      ))}
+      {doubles.length > SHOWN ? <AppText tone="quiet">{said.more(doubles.length - SHOWN)}</AppText> : null}
+      <AppText size="small" tone="quiet">
+        {said.one}
+      </AppText>
+    </View>
   );
 }
 

@@ -126,29 +126,49 @@ function BottomSheet({ onClose, children }: { onClose: () => void; children: Rea
         </View>
       ) : (
         <>
-          <View style={styles.sheetHead}>
-            <Pressable
-              role="button"
-              aria-label={size === 'tall' ? words.desk.lower : words.desk.raise}
-              onPress={size === 'tall' ? lower : raise}
-              style={styles.grip}
-            >
-              <View style={[styles.gripBar, { backgroundColor: colours.line }]} />
-            </Pressable>
-            <View style={styles.close}>
-              <Button
-                icon="chevron-down"
-                iconOnly
-                kind="quiet"
-                label={collecting || size === 'half' ? words.desk.toBar : words.desk.lower}
-                onPress={lower}
-              />
-              <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
-            </View>
-          </View>
+          <SheetHead size={size} lower={lower} raise={raise} collecting={collecting} onClose={onClose} />
           <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
         </>
       )}
+    </View>
+  );
+}
+
+/** What raises, lowers and closes the sheet. */
+function SheetHead({
+  size,
+  lower,
+  raise,
+  collecting,
+  onClose,
+}: {
+  size: SheetHeight;
+  lower: () => void;
+  raise: () => void;
+  collecting: boolean;
+  onClose: () => void;
+}) {
+  const { colours } = useTheme();
+  return (
+    <View style={styles.sheetHead}>
+      <Pressable
+        role="button"
+        aria-label={size === 'tall' ? words.desk.lower : words.desk.raise}
+        onPress={size === 'tall' ? lower : raise}
+        style={styles.grip}
+      >
+        <View style={[styles.gripBar, { backgroundColor: colours.line }]} />
+      </Pressable>
+      <View style={styles.close}>
+        <Button
+          icon="chevron-down"
+          iconOnly
+          kind="quiet"
+          label={collecting || size === 'half' ? words.desk.toBar : words.desk.lower}
+          onPress={lower}
+        />
+        <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
+      </View>
     </View>
   );
 }

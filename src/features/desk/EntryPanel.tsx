@@ -1,10 +1,10 @@
 import { type ReactNode, Suspense } from 'react';
 import { Linking, Pressable, StyleSheet, View } from 'react-native';
 import { daysBy } from '@/core/change/moveEntry';
-import { eventAt, masterOf, targetOfKey } from '@/core/change/target';
+import { eventAt, masterOf, targetOfKey, type Target } from '@/core/change/target';
 import { FORM_FIELDS, isChoice, rowOf } from '@/core/fields/eventFields';
-import { isReadOnly } from '@/core/model/calendar';
-import type { CalendarEvent } from '@/core/model/entry';
+import { isReadOnly, type Calendar } from '@/core/model/calendar';
+import type { CalendarEvent, Recurrence } from '@/core/model/entry';
 import { isOpenable } from '@/core/model/link';
 import { DAY, parseDate } from '@/core/time/civil';
 import { instantOf, ownZone, unknownZone, wallOf } from '@/core/time/eventTime';
@@ -58,52 +58,21 @@ export function EntryPanel({
       <TitleText>{event.title || words.entry.noTitle}</TitleText>
       <When event={event} zone={homeZone} />
       {recurrence && series ? (
-        <Line icon="autorenew" label={words.desk.repeats}>
-          <AppText>{recurrenceText(recurrence, series.start)}</AppText>
-          {event.seriesId !== undefined && target.recurrenceKey === undefined ? (
-            <AppText size="small" tone="quiet">
-              {words.entry.changed}
-            </AppText>
-          ) : null}
-          {movedFrom === undefined ? null : (
-            <AppText size="small" tone="quiet">
-              {words.series.movedFrom(shortDayText(movedFrom))}
-            </AppText>
-          )}
-          <Button
-            label={words.series.open}
-            onPress={() => workspace.showSeries(series.id)}
-            style={styles.series}
-          />
-        </Line>
+        <SeriesLine
+          recurrence={recurrence}
+          series={series}
+          event={event}
+          target={target}
+          movedFrom={movedFrom}
+        />
       ) : null}
       {event.location ? (
         <Line icon="map-marker-outline" label={words.fields.location}>
           <AppText>{event.location}</AppText>
         </Line>
       ) : null}
-      {event.url ? (
-        <Line icon="link-variant" label={words.fields.url}>
-          {isOpenable(event.url) ? (
-            <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
-              <AppText style={styles.link}>{event.url}</AppText>
-            </Pressable>
-          ) : (
-            <AppText>{event.url}</AppText>
-          )}
-        </Line>
-      ) : null}
-      {event.reminders.length > 0 ? (
-        <Line icon="bell-outline" label={words.reminder.label}>
-          {event.reminders.map(({ minutesBefore }) => (
-            <AppText key={minutesBefore}>
-              {minutesBefore === 0
-                ? words.reminder.atStart
-                : words.reminder.before(words.reminder.minutes(minutesBefore))}
-            </AppText>
-          ))}
-        </Line>
-      ) : null}
+      {event.url ? <LinkLine event={event} /> : null}
+      {event.reminders.length > 0 ? <RemindersLine event={event} /> : null}
       {event.categories.length > 0 ? (
         <Line icon="tag-outline" label={words.fields.categories}>
           <AppText>{event.categories.join(', ')}</AppText>
@@ -114,23 +83,107 @@ export function EntryPanel({
           <AppText>{event.notes}</AppText>
         </Line>
       ) : null}
-      <StickyActions>
-        {isReadOnly(calendar) ? (
-          <AppText size="small" tone="quiet">
-            {words.calendars.closed(calendar?.name ?? '', calendar?.feed !== undefined)}
-          </AppText>
-        ) : (
-          <>
-            <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
-            <Button label={words.actions.copy} onPress={() => void commands.copy(target, daysBy(0))} />
-            <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
-          </>
-        )}
-      </StickyActions>
+      <PanelActions calendar={calendar} onOpen={onOpen} occurrenceKey={occurrenceKey} target={target} />
       <Suspense fallback={null}>
         <entryMore.Later occurrenceKey={occurrenceKey} target={target} event={event} />
       </Suspense>
     </View>
+  );
+}
+
+/** Where it leads to. */
+function LinkLine({ event }: { event: CalendarEvent }) {
+  return (
+    <Line icon="link-variant" label={words.fields.url}>
+      {isOpenable(event.url) ? (
+        <Pressable role="link" onPress={() => void Linking.openURL(event.url)}>
+          <AppText style={styles.link}>{event.url}</AppText>
+        </Pressable>
+      ) : (
+        <AppText>{event.url}</AppText>
+      )}
+    </Line>
+  );
+}
+
+/** When one is reminded of it. */
+function RemindersLine({ event }: { event: CalendarEvent }) {
+  return (
+    <Line icon="bell-outline" label={words.reminder.label}>
+      {event.reminders.map(({ minutesBefore }) => (
+        <AppText key={minutesBefore}>
+          {minutesBefore === 0
+            ? words.reminder.atStart
+            : words.reminder.before(words.reminder.minutes(minutesBefore))}
+        </AppText>
+      ))}
+    </Line>
+  );
+}
+
+/** What can be done with an entry. */
+function PanelActions({
+  calendar,
+  onOpen,
+  occurrenceKey,
+  target,
+}: {
+  calendar: Calendar | undefined;
+  onOpen: (key: string) => void;
+  occurrenceKey: string;
+  target: Target;
+}) {
+  const commands = useCommands();
+  return (
+    <StickyActions>
+      {isReadOnly(calendar) ? (
+        <AppText size="small" tone="quiet">
+          {words.calendars.closed(calendar?.name ?? '', calendar?.feed !== undefined)}
+        </AppText>
+      ) : (
+        <>
+          <Button kind="primary" label={words.actions.edit} onPress={() => onOpen(occurrenceKey)} />
+          <Button label={words.actions.copy} onPress={() => void commands.copy(target, daysBy(0))} />
+          <Button label={words.actions.bin} onPress={() => void commands.bin([occurrenceKey])} />
+        </>
+      )}
+    </StickyActions>
+  );
+}
+
+/** How an entry repeats, and how it differs from its series. */
+function SeriesLine({
+  recurrence,
+  series,
+  event,
+  target,
+  movedFrom,
+}: {
+  recurrence: Recurrence;
+  series: CalendarEvent;
+  event: CalendarEvent;
+  target: Target;
+  movedFrom: number | undefined;
+}) {
+  return (
+    <Line icon="autorenew" label={words.desk.repeats}>
+      <AppText>{recurrenceText(recurrence, series.start)}</AppText>
+      {event.seriesId !== undefined && target.recurrenceKey === undefined ? (
+        <AppText size="small" tone="quiet">
+          {words.entry.changed}
+        </AppText>
+      ) : null}
+      {movedFrom === undefined ? null : (
+        <AppText size="small" tone="quiet">
+          {words.series.movedFrom(shortDayText(movedFrom))}
+        </AppText>
+      )}
+      <Button
+        label={words.series.open}
+        onPress={() => workspace.showSeries(series.id)}
+        style={styles.series}
+      />
+    </Line>
   );
 }
 

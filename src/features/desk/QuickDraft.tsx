@@ -47,16 +47,14 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
       })}
     >
       <TitleText>{words.plan.newDraft}</TitleText>
-      <View>
-        <AppText>
-          {lastDay > firstDay ? `${dayText(firstDay)} – ${dayText(lastDay)}` : dayText(firstDay)}
-        </AppText>
-        {fields.start.kind === 'date' ? null : (
-          <AppText figures weight="700">
-            {`${timeRangeText(start, end)} · ${lengthText(instantOf(fields.end, homeZone) - instantOf(fields.start, homeZone))}`}
-          </AppText>
-        )}
-      </View>
+      <DraftTime
+        lastDay={lastDay}
+        firstDay={firstDay}
+        fields={fields}
+        start={start}
+        end={end}
+        homeZone={homeZone}
+      />
       <ClockNotes start={fields.start} end={fields.end} />
       <TextField
         label={words.editor.title}
@@ -82,6 +80,36 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
         <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
         <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
       </StickyActions>
+    </View>
+  );
+}
+
+/** The time that was pressed, in words. */
+function DraftTime({
+  lastDay,
+  firstDay,
+  fields,
+  start,
+  end,
+  homeZone,
+}: {
+  lastDay: number;
+  firstDay: number;
+  fields: EventFields;
+  start: number;
+  end: number;
+  homeZone: string;
+}) {
+  return (
+    <View>
+      <AppText>
+        {lastDay > firstDay ? `${dayText(firstDay)} – ${dayText(lastDay)}` : dayText(firstDay)}
+      </AppText>
+      {fields.start.kind === 'date' ? null : (
+        <AppText figures weight="700">
+          {`${timeRangeText(start, end)} · ${lengthText(instantOf(fields.end, homeZone) - instantOf(fields.start, homeZone))}`}
+        </AppText>
+      )}
     </View>
   );
 }

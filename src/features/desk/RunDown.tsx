@@ -11,6 +11,8 @@ import { Mark } from '@/ui/primitives/Mark';
 import { space } from '@/ui/theme/tokens';
 import { timeWidth } from '@/ui/timeWidth';
 import { words } from '@/ui/words';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import type { Calendar } from '@/core/model/calendar';
 
 /** The rest of today: what is on and what comes, with the gaps of half an hour or more between. */
 export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
@@ -36,20 +38,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
         <TitleText>{words.desk.restOfToday}</TitleText>
       </View>
       {wholeDay.map((occurrence) => (
-        <Pressable
-          key={occurrence.key}
-          role="button"
-          onPress={() => onOpen(occurrence.key)}
-          style={styles.item}
-        >
-          <View style={{ width: timeWidth() }}>
-            <Mark
-              mark={markOf(occurrence.calendarId)?.mark ?? ''}
-              colour={markOf(occurrence.calendarId)?.colour ?? 'slate'}
-            />
-          </View>
-          <AppText style={styles.shrink}>{occurrence.title || words.entry.noTitle}</AppText>
-        </Pressable>
+        <WholeDayRow key={occurrence.key} onOpen={onOpen} occurrence={occurrence} markOf={markOf} />
       ))}
       {items.length === 0 && wholeDay.length === 0 ? (
         <AppText tone="quiet">{words.desk.nothingMore}</AppText>
@@ -68,28 +57,64 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
         const { occurrence } = item;
         const isOn = occurrence.start <= now;
         return (
-          <Pressable
-            key={occurrence.key}
-            role="button"
-            onPress={() => onOpen(occurrence.key)}
-            style={styles.item}
-          >
-            <AppText figures weight="700" style={{ width: timeWidth() }}>
-              {timeText(wall)}
-            </AppText>
-            <View style={styles.shrink}>
-              <AppText weight={isOn ? '700' : '400'}>{occurrence.title || words.entry.noTitle}</AppText>
-              <AppText size="small" tone={isOn ? 'accent' : 'quiet'} figures>
-                {isOn
-                  ? words.desk.nowUntil(timeText(instantToWall(homeZone, occurrence.end)))
-                  : lengthText(occurrence.end - occurrence.start)}
-              </AppText>
-            </View>
-          </Pressable>
+          <ComingRow key={occurrence.key} onOpen={onOpen} occurrence={occurrence} wall={wall} isOn={isOn} />
         );
       })}
       <ZoneClock />
     </View>
+  );
+}
+
+/** An entry of the whole day. */
+function WholeDayRow({
+  onOpen,
+  occurrence,
+  markOf,
+}: {
+  onOpen: (key: string) => void;
+  occurrence: Occurrence;
+  markOf: (id: string) => Calendar | undefined;
+}) {
+  return (
+    <Pressable role="button" onPress={() => onOpen(occurrence.key)} style={styles.item}>
+      <View style={{ width: timeWidth() }}>
+        <Mark
+          mark={markOf(occurrence.calendarId)?.mark ?? ''}
+          colour={markOf(occurrence.calendarId)?.colour ?? 'slate'}
+        />
+      </View>
+      <AppText style={styles.shrink}>{occurrence.title || words.entry.noTitle}</AppText>
+    </Pressable>
+  );
+}
+
+/** An entry that is on or comes. */
+function ComingRow({
+  onOpen,
+  occurrence,
+  wall,
+  isOn,
+}: {
+  onOpen: (key: string) => void;
+  occurrence: Occurrence;
+  wall: number;
+  isOn: boolean;
+}) {
+  const { homeZone } = useSettings();
+  return (
+    <Pressable role="button" onPress={() => onOpen(occurrence.key)} style={styles.item}>
+      <AppText figures weight="700" style={{ width: timeWidth() }}>
+        {timeText(wall)}
+      </AppText>
+      <View style={styles.shrink}>
+        <AppText weight={isOn ? '700' : '400'}>{occurrence.title || words.entry.noTitle}</AppText>
+        <AppText size="small" tone={isOn ? 'accent' : 'quiet'} figures>
+          {isOn
+            ? words.desk.nowUntil(timeText(instantToWall(homeZone, occurrence.end)))
+            : lengthText(occurrence.end - occurrence.start)}
+        </AppText>
+      </View>
+    </Pressable>
   );
 }
 

@@ -9,6 +9,8 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import type { CalendarEvent } from '@/core/model/entry';
+import type { State } from '@/core/model/state';
 
 const SHOWN = 8;
 
@@ -22,31 +24,10 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
     return entry ? [{ key, entry }] : [];
   });
   const hasSeries = keys.some((key) => isRecurring(state, targetOfKey(key)));
-  const shifts = [
-    { label: words.desk.weekEarlier, days: -7 },
-    { label: words.desk.dayEarlier, days: -1 },
-    { label: words.desk.dayLater, days: 1 },
-    { label: words.desk.weekLater, days: 7 },
-  ];
   return (
     <View style={styles.panel}>
       <TitleText style={styles.title}>{words.desk.several(entries.length)}</TitleText>
-      <View style={styles.list}>
-        {entries.slice(0, SHOWN).map(({ key, entry }) => {
-          const calendar = state.calendars.get(entry.calendarId);
-          return (
-            <View key={key} style={styles.entry}>
-              <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-              <AppText numberOfLines={1} style={styles.shrink}>
-                {entry.title || words.entry.noTitle}
-              </AppText>
-            </View>
-          );
-        })}
-        {entries.length > SHOWN ? (
-          <AppText tone="quiet">{words.reminder.others(entries.length - SHOWN)}</AppText>
-        ) : null}
-      </View>
+      <EntryList entries={entries} state={state} />
       <SelectField
         label={words.desk.moveToCalendar}
         value=""
@@ -67,16 +48,7 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
         onChange={(id) => id && commands.copyTo(keys, id)}
         testID="copy-to-calendar"
       />
-      <View role="group" aria-label={words.desk.shift} style={styles.actions}>
-        {shifts.map(({ label, days }) => (
-          <Button
-            key={days}
-            label={label}
-            onPress={() => commands.shiftDays(keys, days)}
-            style={styles.shift}
-          />
-        ))}
-      </View>
+      <Shifts keys={keys} />
       {hasSeries ? (
         <AppText size="small" tone="quiet">
           {words.desk.seriesMoveWhole}
@@ -86,6 +58,58 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
         <Button label={words.actions.bin} icon="delete-outline" onPress={() => void commands.bin(keys)} />
         <Button label={words.desk.clear} kind="quiet" onPress={workspace.clearSelection} />
       </StickyActions>
+    </View>
+  );
+}
+
+const SHIFTS = [
+  { label: words.desk.weekEarlier, days: -7 },
+  { label: words.desk.dayEarlier, days: -1 },
+  { label: words.desk.dayLater, days: 1 },
+  { label: words.desk.weekLater, days: 7 },
+];
+
+/** By how much the entries can be shifted. */
+function Shifts({ keys }: { keys: readonly string[] }) {
+  const commands = useCommands();
+  return (
+    <View role="group" aria-label={words.desk.shift} style={styles.actions}>
+      {SHIFTS.map(({ label, days }) => (
+        <Button
+          key={days}
+          label={label}
+          onPress={() => commands.shiftDays(keys, days)}
+          style={styles.shift}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** The first of the selected entries. */
+function EntryList({
+  entries,
+  state,
+}: {
+  entries: readonly { key: string; entry: CalendarEvent }[];
+  state: State;
+}) {
+  return (
+    <View style={styles.list}>
+      {entries.slice(0, SHOWN).map(({ key, entry }) => {
+        const calendar = state.calendars.get(entry.calendarId);
+        return (
+          <View key={key} style={styles.entry}>
+            <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+            <AppText numberOfLines={1} style={styles.shrink}>
+              {entry.title || words.entry.noTitle}
+            </AppText>
+          </View>
+        );
+      })}
+      {entries.length > SHOWN ? (
+        <AppText tone="quiet">{words.reminder.others(entries.length - SHOWN)}</AppText>
+      ) : null}
     </View>
   );
 }

@@ -29,17 +29,15 @@ import {
 
 const NO_ZONE = { value: FLOATING, label: words.editor.floating };
 
-/** When it is: whole days or hours, start and end, and the time zone of each. */
-export function WhenFields({
-  control,
-  setValue,
-  isNew,
-}: {
+interface WhenFieldsProps {
   control: Control<EventForm>;
   setValue: UseFormSetValue<EventForm>;
   /** Whether nothing of the entry is kept yet: then its repeat follows its start. */
   isNew: boolean;
-}) {
+}
+
+/** When it is: whole days or hours, start and end, and the time zone of each. */
+export function WhenFields({ control, setValue, isNew }: WhenFieldsProps) {
   const settings = useSettings();
   const { homeZone } = settings;
   const home = zoneLabel(settings, homeZone);

@@ -49,16 +49,14 @@ const ExportChoice = z
     message: said.rangeWrong,
   });
 
-/** Saves entries as a calendar file or a table: of one calendar or all, as filtered, of a range of days. */
-export function ExportSheet({
-  calendarId,
-  look,
-  onClose,
-}: {
+interface ExportSheetProps {
   calendarId?: string | undefined;
   look?: ExportLook | undefined;
   onClose: () => void;
-}) {
+}
+
+/** Saves entries as a calendar file or a table: of one calendar or all, as filtered, of a range of days. */
+export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
   const { store } = useOpenStore();
   const calendars = useCalendars();
   const { context, refuse } = useCommands();

@@ -5,7 +5,8 @@ import { later } from '@/ui/later';
 import { useTheme } from '@/ui/theme/theme';
 import { focusWidth, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { useImport, useImportStep } from './useImport';
+import { useImportStep } from './importStep';
+import { useImport } from './useImport';
 
 export const importSheet = later(() => import('./ImportSheet').then((module) => module.ImportSheet));
 

@@ -18,7 +18,8 @@ import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { DoublesChoice } from './DoublesChoice';
 import { useDoubles } from './useDoubles';
-import { type ImportedFile, type Refusal, useImport } from './useImport';
+import { type ImportedFile, type Refusal } from './importStep';
+import { useImport } from './useImport';
 
 const SHOWN_PROBLEMS = 20;
 const NEW = 'new';

@@ -10,7 +10,8 @@ import { chooseFiles, IMPORTABLE } from './files';
 import { ImportPreview } from './ImportPreview';
 import { RestoreSheet } from './RestoreSheet';
 import { TableStep } from './TableStep';
-import { useImport, useImportStep } from './useImport';
+import { useImportStep } from './importStep';
+import { useImport } from './useImport';
 
 /** What files hold and what of it can't be read, before anything is imported. */
 export function ImportSheet() {

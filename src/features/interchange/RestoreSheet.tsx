@@ -6,6 +6,7 @@ import {
   restoreBackup,
   RESTORE_MODES,
   type RestoreMode,
+  type Effect,
 } from '@/core/interchange/backup/restoreBackup';
 import { filesNamed } from '@/core/change/attachmentChanges';
 import { DAY } from '@/core/time/civil';
@@ -26,7 +27,6 @@ const said = exchangeWords.backup;
 /** What restoring a backup would do, replacing or adding, before it is done. */
 export function RestoreSheet({ backup }: { backup: Backup }) {
   const { store } = useOpenStore();
-  const { homeZone } = useSettings();
   const { close, saving } = useImport();
   const { commitWithFiles, context } = useCommands();
   const [mode, setMode] = useState<RestoreMode>('add');
@@ -55,20 +55,7 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
         disabled: effects.length === 0 && backup.setAside.size === 0,
       }}
     >
-      <View>
-        <AppText weight="700">
-          {said.of(dateText(Math.floor(instantToWall(homeZone, backup.saved) / DAY)))}
-        </AppText>
-        <AppText tone="quiet">
-          {[
-            words.calendars.entries(backup.records.entries.length),
-            backup.files.size > 0 ? said.files(backup.files.size) : '',
-            backup.setAside.size > 0 ? said.setAside(backup.setAside.size) : '',
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </AppText>
-      </View>
+      <BackupAbout backup={backup} />
       <RadioList
         label={said.mode}
         choices={RESTORE_MODES.map((value) => ({
@@ -80,28 +67,61 @@ export function RestoreSheet({ backup }: { backup: Backup }) {
         onChange={setMode}
       />
       {effects.length === 0 ? <AppText>{said.nothing}</AppText> : null}
-      <View style={styles.list} testID="restore-effects">
-        {effects.map(({ collection, added, changed, removed }) => (
-          <View key={collection} style={styles.row}>
-            <AppText style={styles.name}>{said.collections[collection]}</AppText>
-            <AppText figures weight="500" style={styles.effect}>
-              {said.effect(added, changed, removed)}
-            </AppText>
-          </View>
-        ))}
-      </View>
-      {backup.problems.length > 0 ? (
-        <View role="alert">
-          <AppText tone="error">{said.problems(backup.problems.length)}</AppText>
-          {backup.problems.slice(0, 10).map(({ collection, id, name, detail }) => (
-            <AppText key={`${collection} ${id}`} size="small" tone="quiet" numberOfLines={2}>
-              {said.problem(said.collections[collection], name ?? id, detail)}
-            </AppText>
-          ))}
-        </View>
-      ) : null}
+      <Effects effects={effects} />
+      {backup.problems.length > 0 ? <BackupProblems backup={backup} /> : null}
       {effects.length > 0 ? <AppText tone="quiet">{said.undo}</AppText> : null}
     </Sheet>
+  );
+}
+
+/** What of a backup could not be read. */
+function BackupProblems({ backup }: { backup: Backup }) {
+  return (
+    <View role="alert">
+      <AppText tone="error">{said.problems(backup.problems.length)}</AppText>
+      {backup.problems.slice(0, 10).map(({ collection, id, name, detail }) => (
+        <AppText key={`${collection} ${id}`} size="small" tone="quiet" numberOfLines={2}>
+          {said.problem(said.collections[collection], name ?? id, detail)}
+        </AppText>
+      ))}
+    </View>
+  );
+}
+
+/** What restoring does to each collection. */
+function Effects({ effects }: { effects: readonly Effect[] }) {
+  return (
+    <View style={styles.list} testID="restore-effects">
+      {effects.map(({ collection, added, changed, removed }) => (
+        <View key={collection} style={styles.row}>
+          <AppText style={styles.name}>{said.collections[collection]}</AppText>
+          <AppText figures weight="500" style={styles.effect}>
+            {said.effect(added, changed, removed)}
+          </AppText>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** When a backup was saved, and what it holds. */
+function BackupAbout({ backup }: { backup: Backup }) {
+  const { homeZone } = useSettings();
+  return (
+    <View>
+      <AppText weight="700">
+        {said.of(dateText(Math.floor(instantToWall(homeZone, backup.saved) / DAY)))}
+      </AppText>
+      <AppText tone="quiet">
+        {[
+          words.calendars.entries(backup.records.entries.length),
+          backup.files.size > 0 ? said.files(backup.files.size) : '',
+          backup.setAside.size > 0 ? said.setAside(backup.setAside.size) : '',
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </AppText>
+    </View>
   );
 }
 

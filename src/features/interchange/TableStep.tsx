@@ -11,6 +11,7 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { useImport } from './useImport';
+import type { CsvTable } from '@/core/interchange/csv/csvTable';
 
 const said = exchangeWords.import;
 const NOT_TAKEN = '';
@@ -56,25 +57,40 @@ export function TableStep({ name, read }: { name: string; read: ReadTable }) {
           {said.datesUnclear}
         </AppText>
       ) : null}
-      <View style={styles.columns}>
-        {table.header.map((title, column) => {
-          const example = table.rows.map(({ cells }) => cells[column]?.trim()).find(Boolean);
-          return (
-            <SelectField
-              key={column}
-              label={said.column(title)}
-              value={mapping[column] ?? NOT_TAKEN}
-              options={[
-                { value: NOT_TAKEN, label: said.notTaken },
-                ...CSV_FIELDS.map((field: CsvField) => ({ value: field, label: said.fields[field] })),
-              ]}
-              onChange={(value) => choose(column, value)}
-              hint={example ? said.example(example.slice(0, 60)) : undefined}
-            />
-          );
-        })}
-      </View>
+      <ColumnFields table={table} mapping={mapping} choose={choose} />
     </Sheet>
+  );
+}
+
+/** What each column of the table is. */
+function ColumnFields({
+  table,
+  mapping,
+  choose,
+}: {
+  table: CsvTable;
+  mapping: ColumnMapping;
+  choose: (column: number, value: string) => void;
+}) {
+  return (
+    <View style={styles.columns}>
+      {table.header.map((title, column) => {
+        const example = table.rows.map(({ cells }) => cells[column]?.trim()).find(Boolean);
+        return (
+          <SelectField
+            key={column}
+            label={said.column(title)}
+            value={mapping[column] ?? NOT_TAKEN}
+            options={[
+              { value: NOT_TAKEN, label: said.notTaken },
+              ...CSV_FIELDS.map((field: CsvField) => ({ value: field, label: said.fields[field] })),
+            ]}
+            onChange={(value) => choose(column, value)}
+            hint={example ? said.example(example.slice(0, 60)) : undefined}
+          />
+        );
+      })}
+    </View>
   );
 }
 

@@ -57,32 +57,37 @@ export function PeriodTable({
             shortDayText(period.end - 1),
             days % 7 === 0 ? words.periods.inWeeks(days / 7) : words.periods.inDays(days),
           ];
-          return (
-            <View
-              key={`${period.first} ${period.number}`}
-              role="row"
-              testID="period-row"
-              style={[
-                styles.row,
-                { borderColor: colours.line },
-                isNow ? { backgroundColor: colours.accentTint } : null,
-              ]}
-            >
-              {cells.map((cell, index) => (
-                <AppText
-                  key={index}
-                  role={'cell' as never}
-                  figures
-                  weight={index === 0 ? '700' : '400'}
-                  style={styles.cell}
-                >
-                  {cell}
-                </AppText>
-              ))}
-            </View>
-          );
+          return <PeriodRow key={`${period.first} ${period.number}`} isNow={isNow} cells={cells} />;
         })}
       </View>
+    </View>
+  );
+}
+
+/** A period: its name, its first and last day, its length. */
+function PeriodRow({ isNow, cells }: { isNow: boolean; cells: readonly string[] }) {
+  const { colours } = useTheme();
+  return (
+    <View
+      role="row"
+      testID="period-row"
+      style={[
+        styles.row,
+        { borderColor: colours.line },
+        isNow ? { backgroundColor: colours.accentTint } : null,
+      ]}
+    >
+      {cells.map((cell, index) => (
+        <AppText
+          key={index}
+          role={'cell' as never}
+          figures
+          weight={index === 0 ? '700' : '400'}
+          style={styles.cell}
+        >
+          {cell}
+        </AppText>
+      ))}
     </View>
   );
 }

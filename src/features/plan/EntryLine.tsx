@@ -199,19 +199,15 @@ export const EntryLine = memo(function EntryLine({
   );
 });
 
-/** What was understood, part by part. Pressed, each opens the fields where it can be corrected. */
-function Understood({
-  draft,
-  calendar,
-  zoneName,
-  onPress,
-}: {
+interface UnderstoodProps {
   draft: EntryLineDraft;
   calendar: Calendar;
   zoneName: string;
   onPress: () => void;
-}) {
-  const { colours } = useTheme();
+}
+
+/** What was understood, part by part. Pressed, each opens the fields where it can be corrected. */
+function Understood({ draft, calendar, zoneName, onPress }: UnderstoodProps) {
   const start = wallOf(draft.start);
   const end = wallOf(draft.end);
   const allDay = draft.start.kind === 'date';
@@ -257,29 +253,46 @@ function Understood({
       </AppText>
       {parts.map(({ part, icon, text }) => {
         const said = draft.said.includes(part);
-        return (
-          <Pressable
-            key={part}
-            role="button"
-            aria-label={`${text}${said ? '' : `, ${words.line.filledIn}`}. ${words.line.full}`}
-            testID={`understood-${part}`}
-            onPress={onPress}
-            style={[
-              styles.chip,
-              {
-                backgroundColor: said ? colours.accentTint : colours.card,
-                borderColor: said ? colours.accent : colours.line,
-              },
-            ]}
-          >
-            <AppIcon name={icon} size={14} color={said ? colours.ink : colours.quietInk} />
-            <AppText size="small" figures tone={said ? 'ink' : 'quiet'} weight={said ? '700' : '400'}>
-              {text}
-            </AppText>
-          </Pressable>
-        );
+        return <PartChip key={part} text={text} said={said} part={part} onPress={onPress} icon={icon} />;
       })}
     </ScrollView>
+  );
+}
+
+/** A part that was understood. */
+function PartChip({
+  text,
+  said,
+  part,
+  onPress,
+  icon,
+}: {
+  text: string;
+  said: boolean;
+  part: UnderstoodPart;
+  onPress: () => void;
+  icon: IconName;
+}) {
+  const { colours } = useTheme();
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${text}${said ? '' : `, ${words.line.filledIn}`}. ${words.line.full}`}
+      testID={`understood-${part}`}
+      onPress={onPress}
+      style={[
+        styles.chip,
+        {
+          backgroundColor: said ? colours.accentTint : colours.card,
+          borderColor: said ? colours.accent : colours.line,
+        },
+      ]}
+    >
+      <AppIcon name={icon} size={14} color={said ? colours.ink : colours.quietInk} />
+      <AppText size="small" figures tone={said ? 'ink' : 'quiet'} weight={said ? '700' : '400'}>
+        {text}
+      </AppText>
+    </Pressable>
   );
 }
 

@@ -55,17 +55,7 @@ export function PlanSide({
         </PartBoundary>
       );
     case 'search':
-      return (
-        <PartBoundary
-          key="search"
-          name={words.search.label}
-          leave={{ label: words.actions.close, onPress: () => workspace.search(false) }}
-        >
-          <Suspense fallback={null}>
-            <search.Later beside={beside} wide={wide} />
-          </Suspense>
-        </PartBoundary>
-      );
+      return <SearchSide key="search" beside={beside} wide={wide} />;
     case 'desk':
       return (
         <PartBoundary
@@ -80,4 +70,18 @@ export function PlanSide({
     case 'none':
       return null;
   }
+}
+
+/** The search. */
+function SearchSide({ beside, wide }: { beside: boolean; wide: boolean }) {
+  return (
+    <PartBoundary
+      name={words.search.label}
+      leave={{ label: words.actions.close, onPress: () => workspace.search(false) }}
+    >
+      <Suspense fallback={null}>
+        <search.Later beside={beside} wide={wide} />
+      </Suspense>
+    </PartBoundary>
+  );
 }

@@ -54,7 +54,6 @@ export const TitleRow = memo(function TitleRow({
 }: TitleRowProps) {
   const { width } = useWindowDimensions();
   const { to } = usePlanAddress();
-  const { colours } = useTheme();
   const fold = useFolding();
   const deskOpen = useWorkspace((state) => state.deskOpen);
   const wide = width >= WIDE;
@@ -85,23 +84,7 @@ export const TitleRow = memo(function TitleRow({
         : null}
       {withTools ? <PlanTools address={address} /> : null}
       {hasSwitch && wide ? (
-        <View
-          role="radiogroup"
-          aria-label={words.plan.views}
-          style={[styles.switch, { borderColor: colours.line }]}
-        >
-          {VIEWS.map((view) => (
-            <Button
-              key={view}
-              role="radio"
-              label={words.plan.view[view]}
-              selected={address.view === view}
-              onPress={() => to({ view })}
-              dense={!roomy}
-              style={styles.segment}
-            />
-          ))}
-        </View>
+        <ViewSwitch address={address} roomy={roomy} />
       ) : (
         <ViewMenu address={address} today={today} wide={wide} />
       )}
@@ -117,6 +100,31 @@ export const TitleRow = memo(function TitleRow({
     </View>
   );
 });
+
+/** All views, side by side. */
+function ViewSwitch({ address, roomy }: { address: PlanAddress; roomy: boolean }) {
+  const { colours } = useTheme();
+  const { to } = usePlanAddress();
+  return (
+    <View
+      role="radiogroup"
+      aria-label={words.plan.views}
+      style={[styles.switch, { borderColor: colours.line }]}
+    >
+      {VIEWS.map((view) => (
+        <Button
+          key={view}
+          role="radio"
+          label={words.plan.view[view]}
+          selected={address.view === view}
+          onPress={() => to({ view })}
+          dense={!roomy}
+          style={styles.segment}
+        />
+      ))}
+    </View>
+  );
+}
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: sizes.titleRow },

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { VIEWS } from '@/core/model/look';
+import { type Look, VIEWS } from '@/core/model/look';
 import {
   type Commands,
   letGoOfUppermost,
@@ -26,6 +26,78 @@ const isControl = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   !!target.closest('button, a, [role="button"], [role="radio"], [role="switch"], [role="menuitem"]');
 
+/** Where a key was pressed, and what it can act on. */
+interface Pressed {
+  readonly actions: KeyActions;
+  readonly commands: Commands;
+  /** The card that has the focus, and the entry that is meant: that, or the latest selected. */
+  readonly onCard: string | undefined;
+  readonly current: string | undefined;
+  readonly isOnControl: boolean;
+}
+
+/** What each key does; undefined where it does nothing there. Letters stand here small. */
+const KEYS: Readonly<Record<string, (pressed: Pressed) => (() => void) | undefined>> = {
+  '[':
+    ({ actions }) =>
+    () =>
+      actions.step(-1),
+  ']':
+    ({ actions }) =>
+    () =>
+      actions.step(1),
+  '.': ({ actions }) => actions.today,
+  '/': () => () => workspace.search(true),
+  '?': () => () => workspace.showKeys(true),
+  t: () => () => workspace.openSheet('goto'),
+  f: () => () => workspace.openSheet('filter'),
+  ' ': ({ actions, isOnControl, onCard }) =>
+    isOnControl && onCard === undefined ? undefined : actions.focusLine,
+  enter: ({ actions, current, onCard, isOnControl }) =>
+    current !== undefined && (onCard !== undefined || !isOnControl) ? () => actions.open(current) : undefined,
+  x: ({ current }) => (current === undefined ? undefined : () => workspace.collect(current)),
+  delete: binKey,
+  backspace: binKey,
+};
+
+function binKey({ commands, onCard }: Pressed): (() => void) | undefined {
+  const { selected } = useWorkspace.getState();
+  const keys = selected.length > 0 ? selected : onCard === undefined ? [] : [onCard];
+  return keys.length > 0 ? () => void commands.bin(keys) : undefined;
+}
+
+/** Whether a key is meant for something else: a field, a sheet, whatever is open. */
+function isElsewhere(event: KeyboardEvent): boolean {
+  const { question, keysShown, sheet } = useWorkspace.getState();
+  return (
+    isTyping(event.target) ||
+    !!question ||
+    keysShown ||
+    !!sheet ||
+    event.ctrlKey ||
+    event.metaKey ||
+    // Over whatever is open, its own keys count.
+    document.querySelector('[aria-modal="true"]') !== null
+  );
+}
+
+function pressedOn(event: KeyboardEvent, actions: KeyActions, commands: Commands): Pressed {
+  const onCard =
+    event.target instanceof HTMLElement
+      ? event.target.closest<HTMLElement>('[data-key]')?.dataset.key
+      : undefined;
+  const current = onCard ?? useWorkspace.getState().selected.at(-1);
+  return { actions, commands, onCard, current, isOnControl: isControl(event.target) };
+}
+
+/** What a digit or a letter shows: a view, or a look that has a key. */
+function lookOfKey(key: string, today: () => number): (Partial<Look> & { day?: number }) | undefined {
+  const view = VIEWS[Number(key) - 1];
+  if (view) return { view };
+  const quick = QUICK_VIEWS.find((each) => each.key === key.toLowerCase());
+  return quick && { ...quick.look, day: today() };
+}
+
 /** The keys of Plan. They act while no field is being typed in and no sheet is open. */
 export function usePlanKeys(commands: Commands, actions: KeyActions): void {
   const { to } = usePlanAddress();
@@ -34,82 +106,31 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
   /** `G` was pressed: a digit that follows names a preset. */
   const awaitsPreset = useRef(false);
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const { selected, question, keysShown, sheet } = useWorkspace.getState();
-      const modifier = event.ctrlKey || event.metaKey;
-      if (
-        isTyping(event.target) ||
-        question ||
-        keysShown ||
-        sheet ||
-        modifier ||
-        // Over whatever is open, its own keys count.
-        document.querySelector('[aria-modal="true"]')
-      )
-        return;
-      const card =
-        event.target instanceof HTMLElement ? event.target.closest<HTMLElement>('[data-key]') : null;
-      const onCard = card?.dataset.key;
-      const current = onCard ?? selected.at(-1);
-      const act = (action: () => void) => {
-        event.preventDefault();
-        action();
-      };
-      if (event.altKey) {
-        if (current !== undefined && event.key.startsWith('Arrow'))
-          act(() => void actions.moveByKey(current, event));
-        return;
-      }
-      if (event.key === 'Escape') {
-        letGoOfUppermost();
-        return;
-      }
+    const meantBy = (event: KeyboardEvent): (() => void) | undefined => {
+      const { key } = event;
+      const pressed = pressedOn(event, actions, commands);
+      const { current } = pressed;
+      if (event.altKey)
+        return current !== undefined && key.startsWith('Arrow')
+          ? () => void actions.moveByKey(current, event)
+          : undefined;
       const forPreset = awaitsPreset.current;
-      awaitsPreset.current = false;
-      if (forPreset && /^[1-9]$/.test(event.key)) {
-        const preset = presets[Number(event.key) - 1];
-        return act(() => preset && applyPreset(preset));
+      awaitsPreset.current = key.toLowerCase() === 'g';
+      if (awaitsPreset.current) return () => undefined;
+      if (forPreset && /^[1-9]$/.test(key)) {
+        const preset = presets[Number(key) - 1];
+        return () => preset && applyPreset(preset);
       }
-      const view = VIEWS[Number(event.key) - 1];
-      if (view) return act(() => to({ view }));
-      const quick = QUICK_VIEWS.find(({ key }) => key === event.key.toLowerCase());
-      if (quick) return act(() => to({ ...quick.look, day: actions.todayNumber() }));
-      switch (event.key) {
-        case '[':
-          return act(() => actions.step(-1));
-        case ']':
-          return act(() => actions.step(1));
-        case '.':
-          return act(actions.today);
-        case 'g':
-        case 'G':
-          awaitsPreset.current = true;
-          return event.preventDefault();
-        case '/':
-          return act(() => workspace.search(true));
-        case 't':
-        case 'T':
-          return act(() => workspace.openSheet('goto'));
-        case 'f':
-        case 'F':
-          return act(() => workspace.openSheet('filter'));
-        case '?':
-          return act(() => workspace.showKeys(true));
-        case ' ':
-          return isControl(event.target) && !onCard ? undefined : act(actions.focusLine);
-        case 'Enter':
-          return current !== undefined && (onCard !== undefined || !isControl(event.target))
-            ? act(() => actions.open(current))
-            : undefined;
-        case 'x':
-        case 'X':
-          return current === undefined ? undefined : act(() => workspace.collect(current));
-        case 'Delete':
-        case 'Backspace': {
-          const keys = selected.length > 0 ? selected : onCard ? [onCard] : [];
-          return keys.length > 0 ? act(() => void commands.bin(keys)) : undefined;
-        }
-      }
+      const look = lookOfKey(key, actions.todayNumber);
+      return look ? () => to(look) : KEYS[key.toLowerCase()]?.(pressed);
+    };
+    const onKey = (event: KeyboardEvent) => {
+      if (isElsewhere(event)) return;
+      if (event.key === 'Escape' && !event.altKey) return void letGoOfUppermost();
+      const act = meantBy(event);
+      if (!act) return;
+      event.preventDefault();
+      act();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

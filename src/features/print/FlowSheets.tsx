@@ -7,18 +7,7 @@ import type { FlowBlock } from './flowBlocks';
 import { classes } from './printClasses';
 import { printArea, SheetFrame } from './SheetFrame';
 
-/** Blocks of print over as many sheets as they need: measured first, then dealt out so that none is cut. */
-export function FlowSheets({
-  blocks,
-  head,
-  sheet,
-  smallMonths,
-  title,
-  about,
-  range,
-  before = 0,
-  onPages,
-}: {
+interface FlowSheetsProps {
   blocks: readonly FlowBlock[];
   /** What stands at the top of every page. */
   head?: ReactNode;
@@ -31,7 +20,20 @@ export function FlowSheets({
   before?: number;
   /** Hears how many pages these are. */
   onPages?: (pages: number) => void;
-}) {
+}
+
+/** Blocks of print over as many sheets as they need: measured first, then dealt out so that none is cut. */
+export function FlowSheets({
+  blocks,
+  head,
+  sheet,
+  smallMonths,
+  title,
+  about,
+  range,
+  before = 0,
+  onPages,
+}: FlowSheetsProps) {
   const area = printArea(sheet, smallMonths);
   const measure = useRef<HTMLDivElement>(null);
   const [measured, setMeasured] = useState<{

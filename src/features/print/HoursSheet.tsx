@@ -1,4 +1,11 @@
-import { drawnMinutes, hoursHeight, minuteToY } from '@/core/layout/hours';
+import {
+  drawnMinutes,
+  hoursHeight,
+  minuteToY,
+  type Crowd,
+  type DayCard,
+  type HoursScale,
+} from '@/core/layout/hours';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { agendaDayText, hourText, timeRangeText, timeText } from '@/ui/dates';
@@ -6,6 +13,7 @@ import { words } from '@/ui/words';
 import { DAY_HEAD, type HoursPage, layoutHoursPage, LINE, RAIL, wholeLines, wholeText } from './hoursPage';
 import { CARD_LINE, classes } from './printClasses';
 import type { PrintPaper } from './usePrintPaper';
+import type { CSSProperties } from 'react';
 
 /**
  * The days of a page with their hours down. What lies outside the printed hours is named above and below them, and so is
@@ -36,70 +44,153 @@ export function HoursSheet({
       ))}
       <div className={classes.hourLine} style={{ top: top + hoursHeight(scale) }} />
       {columns.map(({ day, whole, before, after, inFull, crowds, cards }, index) => (
-        <div key={day} className={classes.column} style={{ left: RAIL + index * width, width }}>
-          <div className={classes.dayHead} style={{ top: 0, width }}>
-            {agendaDayText(day)}
-          </div>
-          <div style={{ position: 'absolute', top: DAY_HEAD, left: 2, right: 2 }}>
-            {whole.map((occurrence) => (
-              <PrintLine key={occurrence.key} occurrence={occurrence} paper={paperOf(occurrence)} />
-            ))}
-            {before.map((occurrence) => (
-              <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
-            ))}
-          </div>
-          <div style={{ position: 'absolute', top, left: 0, right: 0, height: hoursHeight(scale) }}>
-            {crowds.map(({ top: at, count }) => (
-              <div key={at} className={classes.more} style={{ position: 'absolute', top: at + 1, right: 0 }}>
-                {`+${count}`}
-              </div>
-            ))}
-            {cards.map((card) => {
-              const { occurrence } = card;
-              const { paper, mark, letters } = paperOf(occurrence);
-              const notes = notesOf(occurrence);
-              return (
-                <div
-                  key={occurrence.key}
-                  className={classes.card}
-                  style={{
-                    ...paper,
-                    top: card.top + 1,
-                    height: card.height - 1,
-                    left: card.across.left * width + 1,
-                    width: card.across.width * width - 3,
-                  }}
-                >
-                  <span className={classes.mark} style={mark}>
-                    {letters}
-                  </span>
-                  <div style={{ maxHeight: wholeLines(card.height) * CARD_LINE, overflow: 'hidden' }}>
-                    <span className={classes.cardTitle}>
-                      {occurrence.title || words.entry.noTitle}
-                      {occurrence.availability === 'tentative' ? ' ?' : ''}
-                    </span>{' '}
-                    <span className={classes.cardTime}>
-                      {timeRangeText(occurrence.startWall, occurrence.endWall).replaceAll('\u00a0', ' ')}
-                    </span>
-                    {occurrence.location ? ` ·\u00a0${occurrence.location}` : ''}
-                    {notes ? <div className={classes.notes}>{notes}</div> : null}
-                  </div>
-                </div>
-              );
-            })}
-          </div>
-          <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
-            {after.map((occurrence) => (
-              <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
-            ))}
-            {inFull.map((occurrence) => (
-              <div key={occurrence.key} className={classes.outside} style={{ minHeight: LINE - 1 }}>
-                {wholeText(occurrence)}
-              </div>
-            ))}
-          </div>
-        </div>
+        <PrintColumn
+          key={day}
+          index={index}
+          width={width}
+          day={day}
+          whole={whole}
+          paperOf={paperOf}
+          before={before}
+          top={top}
+          scale={scale}
+          crowds={crowds}
+          cards={cards}
+          notesOf={notesOf}
+          after={after}
+          inFull={inFull}
+        />
       ))}
+    </div>
+  );
+}
+
+interface PrintColumnProps {
+  index: number;
+  width: number;
+  day: number;
+  whole: readonly Occurrence[];
+  paperOf: (occurrence: Occurrence) => PrintPaper;
+  before: readonly Occurrence[];
+  top: number;
+  scale: HoursScale;
+  crowds: readonly Crowd[];
+  cards: readonly DayCard[];
+  notesOf: (occurrence: Occurrence) => string;
+  after: readonly Occurrence[];
+  inFull: readonly Occurrence[];
+}
+
+/** A day: what takes it whole, its hours, and what lies beyond them. */
+function PrintColumn({
+  index,
+  width,
+  day,
+  whole,
+  paperOf,
+  before,
+  top,
+  scale,
+  crowds,
+  cards,
+  notesOf,
+  after,
+  inFull,
+}: PrintColumnProps) {
+  return (
+    <div className={classes.column} style={{ left: RAIL + index * width, width }}>
+      <div className={classes.dayHead} style={{ top: 0, width }}>
+        {agendaDayText(day)}
+      </div>
+      <div style={{ position: 'absolute', top: DAY_HEAD, left: 2, right: 2 }}>
+        {whole.map((occurrence) => (
+          <PrintLine key={occurrence.key} occurrence={occurrence} paper={paperOf(occurrence)} />
+        ))}
+        {before.map((occurrence) => (
+          <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+        ))}
+      </div>
+      <div style={{ position: 'absolute', top, left: 0, right: 0, height: hoursHeight(scale) }}>
+        {crowds.map(({ top: at, count }) => (
+          <div key={at} className={classes.more} style={{ position: 'absolute', top: at + 1, right: 0 }}>
+            {`+${count}`}
+          </div>
+        ))}
+        {cards.map((card) => {
+          const { occurrence } = card;
+          const { paper, mark, letters } = paperOf(occurrence);
+          const notes = notesOf(occurrence);
+          return (
+            <PrintCard
+              key={occurrence.key}
+              paper={paper}
+              card={card}
+              width={width}
+              mark={mark}
+              letters={letters}
+              occurrence={occurrence}
+              notes={notes}
+            />
+          );
+        })}
+      </div>
+      <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
+        {after.map((occurrence) => (
+          <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+        ))}
+        {inFull.map((occurrence) => (
+          <div key={occurrence.key} className={classes.outside} style={{ minHeight: LINE - 1 }}>
+            {wholeText(occurrence)}
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** An entry among the hours: its mark, its title and times in whole lines. */
+function PrintCard({
+  paper,
+  card,
+  width,
+  mark,
+  letters,
+  occurrence,
+  notes,
+}: {
+  paper: CSSProperties;
+  card: DayCard;
+  width: number;
+  mark: CSSProperties;
+  letters: string;
+  occurrence: Occurrence;
+  notes: string;
+}) {
+  return (
+    <div
+      className={classes.card}
+      style={{
+        ...paper,
+        top: card.top + 1,
+        height: card.height - 1,
+        left: card.across.left * width + 1,
+        width: card.across.width * width - 3,
+      }}
+    >
+      <span className={classes.mark} style={mark}>
+        {letters}
+      </span>
+      <div style={{ maxHeight: wholeLines(card.height) * CARD_LINE, overflow: 'hidden' }}>
+        <span className={classes.cardTitle}>
+          {occurrence.title || words.entry.noTitle}
+          {occurrence.availability === 'tentative' ? ' ?' : ''}
+        </span>{' '}
+        <span className={classes.cardTime}>
+          {timeRangeText(occurrence.startWall, occurrence.endWall).replaceAll('\u00a0', ' ')}
+        </span>
+        {occurrence.location ? ` ·\u00a0${occurrence.location}` : ''}
+        {notes ? <div className={classes.notes}>{notes}</div> : null}
+      </div>
     </div>
   );
 }

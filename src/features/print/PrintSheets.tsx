@@ -31,19 +31,16 @@ function titleOf(
   return rangeText(first, last, true);
 }
 
-/** All sheets of what is printed. */
-export function PrintSheets({
-  options,
-  answer,
-  calendars,
-  about,
-}: {
+interface PrintSheetsProps {
   options: PrintOptions;
   answer: DaysAnswer;
   calendars: readonly Calendar[];
   /** What is left out, in words. */
   about: string;
-}) {
+}
+
+/** All sheets of what is printed. */
+export function PrintSheets({ options, answer, calendars, about }: PrintSheetsProps) {
   const { workingPattern, weekStart } = useSettings();
   const entries = useSnapshot(({ state }) => state.entries);
   const { layout, range, smallMonths, fromMinute, toMinute } = options;

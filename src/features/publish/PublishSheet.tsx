@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { saveCalendar } from '@/core/change/calendarChanges';
-import { makePatch } from '@/core/change/patch';
+import { type ChangeContext, makePatch, type Patch } from '@/core/change/patch';
+import type { State } from '@/core/model/state';
 import { publishedDays } from '@/core/interchange/published/publishedDays';
 import {
   type Calendar,
@@ -54,20 +55,7 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
     const done = pushed && (old === undefined || (await withdraw(old)));
     setIsBusy(false);
     if (!done) return refuse(said.failed);
-    const { changes } = saveCalendar(
-      store.getSnapshot().state,
-      calendar.id,
-      {
-        name: calendar.name,
-        description: calendar.description,
-        colour: calendar.colour,
-        mark: calendar.mark,
-        publication: next,
-      },
-      context(),
-    );
-    const what = next === undefined ? 'calendar-withdrawn' : 'calendar-published';
-    commit(makePatch(context(), { what, count: 1, name: calendar.name }, changes));
+    commit(publicationPatch(store.getSnapshot().state, calendar, next, context()));
   };
   const fresh = (): Publication => ({
     token: newSecret(),
@@ -83,21 +71,13 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
       onClose={onClose}
       footer={
         publication ? (
-          <>
-            <Button
-              kind="danger"
-              label={said.withdraw}
-              disabled={isBusy}
-              onPress={() => void keep(undefined)}
-            />
-            <Button label={said.renew} disabled={isBusy} onPress={() => void keep(fresh())} />
-            <Button
-              kind="primary"
-              label={said.save}
-              disabled={isBusy || level === publication.level}
-              onPress={() => void keep({ ...publication, level })}
-            />
-          </>
+          <PublishedActions
+            isBusy={isBusy}
+            keep={keep}
+            fresh={fresh}
+            level={level}
+            publication={publication}
+          />
         ) : (
           <>
             <Button label={words.actions.cancel} onPress={onClose} />
@@ -124,6 +104,47 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
       ) : null}
       <AsOthersSeeIt calendar={calendar} level={level} />
     </Sheet>
+  );
+}
+
+/** Keeps where a calendar is published, or that it is no more. */
+function publicationPatch(
+  state: State,
+  { id, name, description, colour, mark }: Calendar,
+  publication: Publication | undefined,
+  context: ChangeContext,
+): Patch {
+  const fields = { name, description, colour, mark, publication };
+  const { changes } = saveCalendar(state, id, fields, context);
+  const what = publication === undefined ? 'calendar-withdrawn' : 'calendar-published';
+  return makePatch(context, { what, count: 1, name }, changes);
+}
+
+/** What can be done with a calendar that is published. */
+function PublishedActions({
+  isBusy,
+  keep,
+  fresh,
+  level,
+  publication,
+}: {
+  isBusy: boolean;
+  keep: (next: Publication | undefined) => Promise<void>;
+  fresh: () => Publication;
+  level: PublishedLevel;
+  publication: Publication;
+}) {
+  return (
+    <>
+      <Button kind="danger" label={said.withdraw} disabled={isBusy} onPress={() => void keep(undefined)} />
+      <Button label={said.renew} disabled={isBusy} onPress={() => void keep(fresh())} />
+      <Button
+        kind="primary"
+        label={said.save}
+        disabled={isBusy || level === publication.level}
+        onPress={() => void keep({ ...publication, level })}
+      />
+    </>
   );
 }
 

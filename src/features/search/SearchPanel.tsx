@@ -1,6 +1,11 @@
-import { useCallback, useEffect, useId, useRef, useState } from 'react';
+import { useCallback, useEffect, useId, useRef, useState, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { SEARCH_FIELDS, type SearchField, type SearchHit } from '@/core/search/entrySearch';
+import {
+  SEARCH_FIELDS,
+  type SearchAnswer,
+  type SearchField,
+  type SearchHit,
+} from '@/core/search/entrySearch';
 import { usePlanAddress, useReveal, workspace } from '@/features/workspace';
 import { useCalendars, useOpenStore, useSearch } from '@/store';
 import { useBackCloses } from '@/ui/backCloses';
@@ -25,7 +30,6 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   const { colours } = useTheme();
   const { store } = useOpenStore();
   const { address } = usePlanAddress();
-  const calendars = useCalendars();
   const [text, setText] = useState('');
   const [field, setField] = useState<SearchField | undefined>(undefined);
   const [activeKey, setActiveKey] = useState<string | undefined>(undefined);
@@ -130,30 +134,68 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
                   ].join(' ')}
         </AppText>
       </View>
-      <ScrollView tabIndex={0} style={styles.list}>
-        <View ref={list} role={'listbox' as never} id={`${id}-list`} aria-label={words.search.results}>
-          {text.trim() === ''
-            ? null
-            : hits.map((hit, index) => (
-                <SearchHitRow
-                  key={hit.occurrence.key}
-                  id={`${id}-${index}`}
-                  hit={hit}
-                  calendar={calendars.find((calendar) => calendar.id === hit.occurrence.calendarId)}
-                  active={index === active}
-                  onShow={show}
-                />
-              ))}
-        </View>
-        {text.trim() !== '' && answer && answer.total > hits.length ? (
-          <Button
-            label={words.search.more(Math.min(PAGE, answer.total - hits.length))}
-            onPress={() => setLimit(limit + PAGE)}
-            style={styles.more}
-          />
-        ) : null}
-      </ScrollView>
+      <Hits
+        list={list}
+        id={id}
+        text={text}
+        hits={hits}
+        active={active}
+        show={show}
+        answer={answer}
+        setLimit={setLimit}
+        limit={limit}
+      />
     </View>
+  );
+}
+
+/** What was found. */
+function Hits({
+  list,
+  id,
+  text,
+  hits,
+  active,
+  show,
+  answer,
+  setLimit,
+  limit,
+}: {
+  list: RefObject<View | null>;
+  id: string;
+  text: string;
+  hits: readonly SearchHit[];
+  active: number;
+  show: (hit: SearchHit) => void;
+  answer: SearchAnswer | undefined;
+  setLimit: (next: number) => void;
+  limit: number;
+}) {
+  const calendars = useCalendars();
+  return (
+    <ScrollView tabIndex={0} style={styles.list}>
+      <View ref={list} role={'listbox' as never} id={`${id}-list`} aria-label={words.search.results}>
+        {text.trim() === ''
+          ? null
+          : hits.map((hit, index) => (
+              <SearchHitRow
+                key={hit.occurrence.key}
+                id={`${id}-${index}`}
+                hit={hit}
+                calendar={calendars.find((calendar) => calendar.id === hit.occurrence.calendarId)}
+                active={index === active}
+                onShow={show}
+              />
+            ))}
+      </View>
+      {text.trim() !== '' && answer && answer.total > hits.length ? (
+        <Button
+          label={words.search.more(Math.min(PAGE, answer.total - hits.length))}
+          onPress={() => setLimit(limit + PAGE)}
+          style={styles.more}
+        />
+      ) : null}
+    </ScrollView>
   );
 }
 

@@ -2,9 +2,9 @@ import { useEffect, useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { overridesOf } from '@/core/change/overrides';
 import { daysOffFor, targetKey } from '@/core/change/target';
-import type { CalendarEvent } from '@/core/model/entry';
-import { problemsOfRule } from '@/core/recurrence/ruleProblems';
-import { readRules, Series } from '@/core/recurrence/series';
+import type { CalendarEvent, SkipDaysOff } from '@/core/model/entry';
+import { problemsOfRule, type RuleProblem } from '@/core/recurrence/ruleProblems';
+import { readRules, Series, type SeriesDate } from '@/core/recurrence/series';
 import { exceptionsOf, type SeriesException } from '@/core/schedule/seriesExceptions';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf, zoneOf } from '@/core/time/eventTime';
@@ -23,6 +23,7 @@ import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { ExceptionRow } from './ExceptionRow';
+import type { Calendar } from '@/core/model/calendar';
 
 /** The kinds of exceptions, in the order of the page. */
 const KINDS = ['changed', 'left-out', 'day-off', 'further'] as const;
@@ -33,7 +34,7 @@ const SHOWN = 40;
 
 /** A series: what it says, its next dates, and everything in which single dates differ from it. */
 export function SeriesPage({ seriesId }: { seriesId: string }) {
-  const { colours, calendar: tonesOf } = useTheme();
+  const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const state = useSnapshot((snapshot) => snapshot.state);
   const box = useRef<View>(null);
@@ -74,24 +75,32 @@ export function SeriesPage({ seriesId }: { seriesId: string }) {
       style={[wide ? styles.side : styles.full, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
       <PanelHead title={words.series.title} onClose={close} />
-      <View style={[styles.entry, { backgroundColor: tonesOf(calendar?.colour ?? 'slate').tint }]}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-        <AppText
-          weight="700"
-          size="large"
-          colour={tonesOf(calendar?.colour ?? 'slate').ink}
-          style={styles.grow}
-          numberOfLines={2}
-        >
-          {event.title || words.entry.noTitle}
-        </AppText>
-      </View>
+      <SeriesHead calendar={calendar} event={event} />
       <ScrollView contentContainerStyle={styles.content}>
         <SeriesContent
           event={event}
           onActed={() => (box.current as unknown as HTMLElement | null)?.focus()}
         />
       </ScrollView>
+    </View>
+  );
+}
+
+/** What the series is called, in its calendar’s colour. */
+function SeriesHead({ calendar, event }: { calendar: Calendar | undefined; event: CalendarEvent }) {
+  const { calendar: tonesOf } = useTheme();
+  return (
+    <View style={[styles.entry, { backgroundColor: tonesOf(calendar?.colour ?? 'slate').tint }]}>
+      <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+      <AppText
+        weight="700"
+        size="large"
+        colour={tonesOf(calendar?.colour ?? 'slate').ink}
+        style={styles.grow}
+        numberOfLines={2}
+      >
+        {event.title || words.entry.noTitle}
+      </AppText>
     </View>
   );
 }
@@ -160,42 +169,8 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
 
   return (
     <>
-      <View style={styles.rule}>
-        <AppText weight="700">{recurrenceText(event.recurrence!, event.start)}</AppText>
-        <AppText tone="quiet" figures>
-          {timesOf(event, homeZone)}
-        </AppText>
-        {problems.map((problem) => (
-          <AppText key={problem} tone="error">
-            {words.ruleProblems[problem]}
-          </AppText>
-        ))}
-        {skip ? (
-          <AppText tone="quiet">
-            {`${words.repeat.skip} (${skipName ?? '–'}): ${words.repeat.handlings[skip.handling].toLowerCase()}`}
-          </AppText>
-        ) : null}
-        <Button label={words.series.editAll} icon="pencil-outline" onPress={editAll} style={styles.start} />
-      </View>
-      <Section title={words.series.next}>
-        {facts.next.length === 0 ? <AppText tone="quiet">{words.series.ended}</AppText> : null}
-        <View style={styles.dates}>
-          {facts.next.map(({ wall, shownWall }) => {
-            const override = changed.get(wall);
-            const shown = override ? wallOf(override.start) : shownWall;
-            return (
-              <Button
-                key={wall}
-                kind="quiet"
-                label={words.series.go(dateText(Math.floor(shown / DAY)))}
-                shown={shortDayText(Math.floor(shown / DAY))}
-                onPress={() => go(shown, override?.id ?? facts.key(wall))}
-                style={styles.date}
-              />
-            );
-          })}
-        </View>
-      </Section>
+      <RuleFacts event={event} problems={problems} skip={skip} skipName={skipName} editAll={editAll} />
+      <NextOccurrences facts={facts} changed={changed} go={go} />
       {facts.exceptions.length === 0 ? <AppText tone="quiet">{words.series.noExceptions}</AppText> : null}
       {KINDS.map((kind) => (
         <Exceptions key={kind} title={words.series.kinds[kind]} found={of(kind)}>
@@ -211,6 +186,75 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
         </Exceptions>
       ))}
     </>
+  );
+}
+
+/** The next dates, to be gone to. */
+function NextOccurrences({
+  facts,
+  changed,
+  go,
+}: {
+  facts: { exceptions: SeriesException[]; next: SeriesDate[]; key: (wall: number) => string };
+  changed: ReadonlyMap<number, CalendarEvent | undefined>;
+  go: (wall: number, key?: string) => void;
+}) {
+  return (
+    <Section title={words.series.next}>
+      {facts.next.length === 0 ? <AppText tone="quiet">{words.series.ended}</AppText> : null}
+      <View style={styles.dates}>
+        {facts.next.map(({ wall, shownWall }) => {
+          const override = changed.get(wall);
+          const shown = override ? wallOf(override.start) : shownWall;
+          return (
+            <Button
+              key={wall}
+              kind="quiet"
+              label={words.series.go(dateText(Math.floor(shown / DAY)))}
+              shown={shortDayText(Math.floor(shown / DAY))}
+              onPress={() => go(shown, override?.id ?? facts.key(wall))}
+              style={styles.date}
+            />
+          );
+        })}
+      </View>
+    </Section>
+  );
+}
+
+/** What the series says, and what is wrong with it. */
+function RuleFacts({
+  event,
+  problems,
+  skip,
+  skipName,
+  editAll,
+}: {
+  event: CalendarEvent;
+  problems: readonly RuleProblem[];
+  skip: SkipDaysOff | undefined;
+  skipName: string | undefined;
+  editAll: () => void;
+}) {
+  const { homeZone } = useSettings();
+  return (
+    <View style={styles.rule}>
+      <AppText weight="700">{recurrenceText(event.recurrence!, event.start)}</AppText>
+      <AppText tone="quiet" figures>
+        {timesOf(event, homeZone)}
+      </AppText>
+      {problems.map((problem) => (
+        <AppText key={problem} tone="error">
+          {words.ruleProblems[problem]}
+        </AppText>
+      ))}
+      {skip ? (
+        <AppText tone="quiet">
+          {`${words.repeat.skip} (${skipName ?? '–'}): ${words.repeat.handlings[skip.handling].toLowerCase()}`}
+        </AppText>
+      ) : null}
+      <Button label={words.series.editAll} icon="pencil-outline" onPress={editAll} style={styles.start} />
+    </View>
   );
 }
 

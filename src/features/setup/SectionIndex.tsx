@@ -27,16 +27,14 @@ function keepInSight(section: HTMLElement, list: HTMLElement): void {
   setTimeout(() => gone.abort(), SETTLES_WITHIN);
 }
 
-/** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
-export function SectionIndex({
-  ids,
-  beside,
-  list,
-}: {
+interface SectionIndexProps {
   ids: readonly SectionId[];
   beside: boolean;
   list: RefObject<HTMLElement | null>;
-}) {
+}
+
+/** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
+export function SectionIndex({ ids, beside, list }: SectionIndexProps) {
   const [current, setCurrent] = useState<SectionId>('calendars');
   const key = ids.join();
   useEffect(() => {

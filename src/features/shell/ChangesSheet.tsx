@@ -8,6 +8,7 @@ import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import type { Patch } from '@/core/change/patch';
 
 /** The last changes, latest first: each can be gone back to. What was undone stands above and can be done again. */
 export function ChangesSheet() {
@@ -43,22 +44,7 @@ export function ChangesSheet() {
       {done.length + undone.length === 0 ? <AppText tone="quiet">{words.changes.none}</AppText> : null}
       <View role="list" aria-label={words.changes.title}>
         {undone.map((patch, index) => (
-          <View role="listitem" key={`undone ${patch.id}`} style={[styles.row, line]}>
-            <View style={styles.text}>
-              <AppText tone="quiet" style={styles.struck}>
-                {summaryText(patch.summary)}
-              </AppText>
-              <AppText size="small" tone="quiet">
-                {words.changes.wasUndone}
-              </AppText>
-            </View>
-            <Button
-              kind="quiet"
-              label={words.changes.redoTo(summaryText(patch.summary))}
-              shown={words.changes.again}
-              onPress={() => commands.redo(undone.length - index)}
-            />
-          </View>
+          <UndoneRow key={`undone ${patch.id}`} line={line} patch={patch} undone={undone} index={index} />
         ))}
         {[...done].reverse().map((patch, index) => (
           <View role="listitem" key={patch.id} style={[styles.row, line]}>
@@ -78,6 +64,39 @@ export function ChangesSheet() {
         ))}
       </View>
     </Sheet>
+  );
+}
+
+/** A change that was undone, and can be done again. */
+function UndoneRow({
+  line,
+  patch,
+  undone,
+  index,
+}: {
+  line: { borderColor: string };
+  patch: Patch;
+  undone: readonly Patch[];
+  index: number;
+}) {
+  const commands = useCommands();
+  return (
+    <View role="listitem" style={[styles.row, line]}>
+      <View style={styles.text}>
+        <AppText tone="quiet" style={styles.struck}>
+          {summaryText(patch.summary)}
+        </AppText>
+        <AppText size="small" tone="quiet">
+          {words.changes.wasUndone}
+        </AppText>
+      </View>
+      <Button
+        kind="quiet"
+        label={words.changes.redoTo(summaryText(patch.summary))}
+        shown={words.changes.again}
+        onPress={() => commands.redo(undone.length - index)}
+      />
+    </View>
   );
 }
 

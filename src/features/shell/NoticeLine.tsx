@@ -4,7 +4,14 @@ import { StyleSheet, View } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 import { targetOfKey } from '@/core/change/target';
 import { shownDays } from '@/core/layout/viewDescriptors';
-import { useCommands, usePlanAddress, useReveal, useWorkspace, workspace } from '@/features/workspace';
+import {
+  useCommands,
+  usePlanAddress,
+  useReveal,
+  useWorkspace,
+  workspace,
+  type Notice,
+} from '@/features/workspace';
 import { useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -21,8 +28,7 @@ export function NoticeLine({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
   const notice = useWorkspace((state) => state.notice);
   const sheetOpen = useWorkspace((state) => state.deskOpen && state.editing?.panel !== 'full');
-  const { undo } = useCommands();
-  const { address, to } = usePlanAddress();
+  const { address } = usePlanAddress();
   const reveal = useReveal();
   const settings = useSettings();
   const inPlan = usePathname() === '/';
@@ -65,39 +71,59 @@ export function NoticeLine({ wide }: { wide: boolean }) {
             { backgroundColor: notice.tone === 'problem' ? colours.error : colours.ink },
           ]}
         >
-          <View style={styles.line}>
-            <AppText
-              colour={notice.tone === 'problem' ? colours.onError : colours.card}
-              style={[styles.text, webStyle({ overflowWrap: 'anywhere' })]}
-              numberOfLines={3}
-            >
-              {notice.text}
-            </AppText>
-            {where && isElsewhere ? (
-              <NoticeButton
-                label={words.actions.show}
-                onPress={() => {
-                  if (where.key === undefined) to({ day: where.day });
-                  else reveal(where.key);
-                  workspace.say({ ...notice, where: undefined });
-                }}
-              />
-            ) : null}
-            {notice.act ? (
-              <NoticeButton
-                label={notice.act.label}
-                onPress={() => {
-                  workspace.say(null);
-                  notice.act?.do();
-                }}
-              />
-            ) : null}
-            {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
-            {notice.tone === 'problem' ? (
-              <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />
-            ) : null}
-          </View>
+          <NoticeContent notice={notice} where={where} isElsewhere={isElsewhere} reveal={reveal} />
         </Snackbar>
+      ) : null}
+    </View>
+  );
+}
+
+/** What happened, and what can be done about it. */
+function NoticeContent({
+  notice,
+  where,
+  isElsewhere,
+  reveal,
+}: {
+  notice: Notice;
+  where: { readonly day: number; readonly key: string | undefined } | undefined;
+  isElsewhere: boolean;
+  reveal: (key: string, options?: { quietly?: boolean }) => void;
+}) {
+  const { colours } = useTheme();
+  const { to } = usePlanAddress();
+  const { undo } = useCommands();
+  return (
+    <View style={styles.line}>
+      <AppText
+        colour={notice.tone === 'problem' ? colours.onError : colours.card}
+        style={[styles.text, webStyle({ overflowWrap: 'anywhere' })]}
+        numberOfLines={3}
+      >
+        {notice.text}
+      </AppText>
+      {where && isElsewhere ? (
+        <NoticeButton
+          label={words.actions.show}
+          onPress={() => {
+            if (where.key === undefined) to({ day: where.day });
+            else reveal(where.key);
+            workspace.say({ ...notice, where: undefined });
+          }}
+        />
+      ) : null}
+      {notice.act ? (
+        <NoticeButton
+          label={notice.act.label}
+          onPress={() => {
+            workspace.say(null);
+            notice.act?.do();
+          }}
+        />
+      ) : null}
+      {notice.undo ? <NoticeButton label={words.actions.undo} onPress={undo} /> : null}
+      {notice.tone === 'problem' ? (
+        <NoticeButton label={words.actions.dismiss} onPress={() => workspace.say(null)} />
       ) : null}
     </View>
   );

@@ -24,7 +24,6 @@ export function Places({ wide }: { wide: boolean }) {
     ? styles.railPlace
     : [styles.barPlace, isLow ? styles.lowPlace : null];
   const pathname = usePathname();
-  const commands = useCommands();
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
   // The places share the address's state, so that one comes back to what one saw.
@@ -49,47 +48,19 @@ export function Places({ wide }: { wide: boolean }) {
       {PLACES.map(({ path, icon, label }) => {
         const isHere = pathname === path;
         return (
-          <Link key={path} href={{ pathname: path, params: parameters }} asChild>
-            <Pressable
-              aria-label={label}
-              {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
-              style={StyleSheet.flatten([placeStyle, isHere ? { backgroundColor: colours.page } : null])}
-            >
-              <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
-              <AppText
-                size="small"
-                weight={isHere ? '700' : '500'}
-                colour={isHere ? colours.ink : colours.onPrimary}
-              >
-                {label}
-              </AppText>
-            </Pressable>
-          </Link>
+          <PlaceLink
+            key={path}
+            path={path}
+            parameters={parameters}
+            label={label}
+            isHere={isHere}
+            placeStyle={placeStyle}
+            icon={icon}
+          />
         );
       })}
       {wide ? <View style={styles.fill} /> : null}
-      {wide ? (
-        <View style={styles.turns}>
-          <Button
-            icon="undo-variant"
-            iconOnly
-            kind="onDark"
-            label={words.actions.undo}
-            disabled={!canUndo}
-            onPress={commands.undo}
-            style={styles.turn}
-          />
-          <Button
-            icon="redo-variant"
-            iconOnly
-            kind="onDark"
-            label={words.actions.redo}
-            disabled={!canRedo}
-            onPress={commands.redo}
-            style={styles.turn}
-          />
-        </View>
-      ) : null}
+      {wide ? <Turns canUndo={canUndo} canRedo={canRedo} /> : null}
       <Pressable
         role="button"
         aria-label={words.changes.title}
@@ -102,6 +73,70 @@ export function Places({ wide }: { wide: boolean }) {
         </AppText>
       </Pressable>
     </View>
+  );
+}
+
+/** Undo and redo. */
+function Turns({ canUndo, canRedo }: { canUndo: boolean; canRedo: boolean }) {
+  const commands = useCommands();
+  return (
+    <View style={styles.turns}>
+      <Button
+        icon="undo-variant"
+        iconOnly
+        kind="onDark"
+        label={words.actions.undo}
+        disabled={!canUndo}
+        onPress={commands.undo}
+        style={styles.turn}
+      />
+      <Button
+        icon="redo-variant"
+        iconOnly
+        kind="onDark"
+        label={words.actions.redo}
+        disabled={!canRedo}
+        onPress={commands.redo}
+        style={styles.turn}
+      />
+    </View>
+  );
+}
+
+/** The way to a place. */
+function PlaceLink({
+  path,
+  parameters,
+  label,
+  isHere,
+  placeStyle,
+  icon,
+}: {
+  path: '/' | '/setup';
+  parameters: { [x: string]: string };
+  label: string;
+  isHere: boolean;
+  placeStyle: StyleProp<ViewStyle>;
+  icon: IconName;
+}) {
+  const { colours } = useTheme();
+  return (
+    <Link href={{ pathname: path, params: parameters }} asChild>
+      <Pressable
+        aria-label={label}
+        {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
+        style={StyleSheet.flatten([placeStyle, isHere ? { backgroundColor: colours.page } : null])}
+      >
+        <AppIcon name={icon} size={22} color={isHere ? colours.ink : colours.onPrimary} />
+        <AppText
+          size="small"
+          weight={isHere ? '700' : '500'}
+          colour={isHere ? colours.ink : colours.onPrimary}
+        >
+          {label}
+        </AppText>
+      </Pressable>
+    </Link>
   );
 }
 

@@ -52,7 +52,6 @@ function follow(store: Store): void {
 
 /** Opens the data before anything that needs it is shown, and says so where it can't. */
 export function StoreGate({ children }: { children: ReactNode }) {
-  const { colours } = useTheme();
   const [opening, setOpening] = useState<Opening>(() => ({
     kind: countStart(Date.now()) >= MOST_STARTS ? 'asking' : 'opening',
   }));
@@ -100,6 +99,22 @@ export function StoreGate({ children }: { children: ReactNode }) {
       </Suspense>
     );
   const plainly = <Button label={words.plainStart.open} onPress={() => setOpening({ kind: 'plain' })} />;
+  return <OpeningScreen opening={opening} isSlow={isSlow} setOpening={setOpening} plainly={plainly} />;
+}
+
+/** What is said until the data is open, or where it can’t be. */
+function OpeningScreen({
+  opening,
+  isSlow,
+  setOpening,
+  plainly,
+}: {
+  opening: { kind: 'opening' } | { kind: 'asking' } | { kind: 'failed'; newer: boolean };
+  isSlow: boolean;
+  setOpening: (next: Opening) => void;
+  plainly: ReactNode;
+}) {
+  const { colours } = useTheme();
   return (
     <View style={[styles.middle, { backgroundColor: colours.page }]}>
       {opening.kind === 'opening' ? (

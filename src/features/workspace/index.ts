@@ -1,4 +1,5 @@
-export { type Commands, failureText, summaryText, useCommands } from './useCommands';
+export { type Commands, useCommands } from './useCommands';
+export { failureText, summaryText } from './summaryText';
 export { DraftBar } from './DraftBar';
 export { keepDrafts } from './keptDrafts';
 export { useFolding } from './useFolding';

@@ -33,30 +33,16 @@ export function ZoneClock() {
         const day = Math.floor(wall / DAY);
         const isShown = zone === address.zone;
         return (
-          <View key={zone} style={styles.row}>
-            <AppText figures weight="700" style={{ width: timeWidth() }}>
-              {timeText(wall)}
-            </AppText>
-            <View style={styles.name}>
-              <AppText weight={zone === homeZone ? '700' : '400'} numberOfLines={1}>
-                {zoneLabel(settings, zone)}
-              </AppText>
-              {day === today ? null : (
-                <AppText size="small" tone="quiet">
-                  {shortDayText(day)}
-                </AppText>
-              )}
-            </View>
-            {shown.length > 1 ? (
-              <Button
-                kind="quiet"
-                label={words.zones.seeFrom(zoneLabel(settings, zone))}
-                shown={isShown ? words.zones.shown : words.zones.see}
-                disabled={isShown}
-                onPress={() => to({ zone })}
-              />
-            ) : null}
-          </View>
+          <ZoneRow
+            key={zone}
+            wall={wall}
+            zone={zone}
+            homeZone={homeZone}
+            day={day}
+            today={today}
+            shown={shown}
+            isShown={isShown}
+          />
         );
       })}
       <Button
@@ -76,6 +62,54 @@ export function ZoneClock() {
             onClose={() => setPicking(false)}
           />
         </Suspense>
+      ) : null}
+    </View>
+  );
+}
+
+/** What the clock of a zone shows. */
+function ZoneRow({
+  wall,
+  zone,
+  homeZone,
+  day,
+  today,
+  shown,
+  isShown,
+}: {
+  wall: number;
+  zone: string;
+  homeZone: string;
+  day: number;
+  today: number;
+  shown: readonly string[];
+  isShown: boolean;
+}) {
+  const settings = useSettings();
+  const { to } = usePlanAddress();
+  return (
+    <View style={styles.row}>
+      <AppText figures weight="700" style={{ width: timeWidth() }}>
+        {timeText(wall)}
+      </AppText>
+      <View style={styles.name}>
+        <AppText weight={zone === homeZone ? '700' : '400'} numberOfLines={1}>
+          {zoneLabel(settings, zone)}
+        </AppText>
+        {day === today ? null : (
+          <AppText size="small" tone="quiet">
+            {shortDayText(day)}
+          </AppText>
+        )}
+      </View>
+      {shown.length > 1 ? (
+        <Button
+          kind="quiet"
+          label={words.zones.seeFrom(zoneLabel(settings, zone))}
+          shown={isShown ? words.zones.shown : words.zones.see}
+          disabled={isShown}
+          onPress={() => to({ zone })}
+        />
       ) : null}
     </View>
   );

@@ -24,18 +24,15 @@ interface Row {
   readonly time: string;
 }
 
-/** Finds a time zone by city, country, abbreviation or offset; arrow keys walk the list, Enter takes one. */
-export function ZonePicker({
-  value,
-  none,
-  onPick,
-  onClose,
-}: {
+interface ZonePickerProps {
   value: string;
   none?: { value: string; label: string };
   onPick: (zone: string) => void;
   onClose: () => void;
-}) {
+}
+
+/** Finds a time zone by city, country, abbreviation or offset; arrow keys walk the list, Enter takes one. */
+export function ZonePicker({ value, none, onPick, onClose }: ZonePickerProps) {
   const { homeZone, homeLabel, zoneRails } = useSettings();
   const now = useNow();
   const id = useId();
@@ -128,34 +125,53 @@ export function ZonePicker({
           {words.zones.nothing(asked.trim())}
         </AppText>
       ) : null}
-      <View
-        id={`${id}-list`}
-        {...({ role: 'listbox' } as object)}
-        aria-label={words.zones.pick}
-        style={styles.list}
-      >
-        {rows.map((row, index) => (
-          <ListRow
-            key={row.value}
-            id={`${id}-${index}`}
-            name={row.name}
-            detail={row.detail}
-            label={[row.name, row.detail, row.offset].filter(Boolean).join(', ')}
-            end={
-              <View style={styles.times}>
-                <AppText figures>{row.time}</AppText>
-                <AppText size="small" tone="quiet" figures>
-                  {row.offset}
-                </AppText>
-              </View>
-            }
-            selected={row.value === value}
-            current={index === current}
-            onPress={() => onPick(row.value)}
-          />
-        ))}
-      </View>
+      <ZoneList id={id} rows={rows} value={value} current={current} onPick={onPick} />
     </Sheet>
+  );
+}
+
+/** The zones that were found. */
+function ZoneList({
+  id,
+  rows,
+  value,
+  current,
+  onPick,
+}: {
+  id: string;
+  rows: readonly Row[];
+  value: string;
+  current: number;
+  onPick: (zone: string) => void;
+}) {
+  return (
+    <View
+      id={`${id}-list`}
+      {...({ role: 'listbox' } as object)}
+      aria-label={words.zones.pick}
+      style={styles.list}
+    >
+      {rows.map((row, index) => (
+        <ListRow
+          key={row.value}
+          id={`${id}-${index}`}
+          name={row.name}
+          detail={row.detail}
+          label={[row.name, row.detail, row.offset].filter(Boolean).join(', ')}
+          end={
+            <View style={styles.times}>
+              <AppText figures>{row.time}</AppText>
+              <AppText size="small" tone="quiet" figures>
+                {row.offset}
+              </AppText>
+            </View>
+          }
+          selected={row.value === value}
+          current={index === current}
+          onPress={() => onPick(row.value)}
+        />
+      ))}
+    </View>
   );
 }
 

@@ -58,31 +58,44 @@ export function MonthDaysField({
           error={error}
         />
       ) : (
-        <View style={styles.pair}>
-          <SelectField
-            label={words.repeat.ordinal}
-            value={String(value.ordinal)}
-            options={ORDINALS}
-            onChange={(chosen) => onChange({ ...value, ordinal: Number(chosen) })}
-            testID="repeat-ordinal"
-          />
-          <SelectField
-            label={words.repeat.weekday}
-            value={String(value.weekday)}
-            options={[
-              ...[1, 2, 3, 4, 5, 6, 7].map((weekday) => ({
-                value: String(weekday),
-                label: weekdayName(weekday, 'long'),
-              })),
-              { value: 'workday', label: words.repeat.workday },
-            ]}
-            onChange={(chosen) =>
-              onChange({ ...value, weekday: chosen === 'workday' ? 'workday' : Number(chosen) })
-            }
-            testID="repeat-weekday"
-          />
-        </View>
+        <NthFields value={value} onChange={onChange} />
       )}
+    </View>
+  );
+}
+
+/** The nth of a weekday, or of the working days. */
+function NthFields({
+  value,
+  onChange,
+}: {
+  value: { readonly kind: 'nth'; readonly ordinal: number; readonly weekday: number | 'workday' };
+  onChange: (value: MonthDays) => void;
+}) {
+  return (
+    <View style={styles.pair}>
+      <SelectField
+        label={words.repeat.ordinal}
+        value={String(value.ordinal)}
+        options={ORDINALS}
+        onChange={(chosen) => onChange({ ...value, ordinal: Number(chosen) })}
+        testID="repeat-ordinal"
+      />
+      <SelectField
+        label={words.repeat.weekday}
+        value={String(value.weekday)}
+        options={[
+          ...[1, 2, 3, 4, 5, 6, 7].map((weekday) => ({
+            value: String(weekday),
+            label: weekdayName(weekday, 'long'),
+          })),
+          { value: 'workday', label: words.repeat.workday },
+        ]}
+        onChange={(chosen) =>
+          onChange({ ...value, weekday: chosen === 'workday' ? 'workday' : Number(chosen) })
+        }
+        testID="repeat-weekday"
+      />
     </View>
   );
 }

@@ -65,27 +65,34 @@ export function NextDates({
       ) : null}
       <View style={styles.dates}>
         {dates.map(({ day, shown }) => (
-          <View key={day} style={styles.date}>
-            <AppText
-              figures
-              tone={shown === day ? 'ink' : 'quiet'}
-              style={shown === day ? null : styles.struck}
-              aria-label={
-                shown === day
-                  ? undefined
-                  : `${shortDayText(day)}, ${shown === undefined ? words.repeat.leftOut : words.repeat.movedTo(shortDayText(shown))}`
-              }
-            >
-              {shortDayText(day)}
-            </AppText>
-            {shown !== undefined && shown !== day ? (
-              <AppText figures size="small" tone="accent" aria-hidden>
-                {`→ ${shortDayText(shown)}`}
-              </AppText>
-            ) : null}
-          </View>
+          <NextDate key={day} shown={shown} day={day} />
         ))}
       </View>
+    </View>
+  );
+}
+
+/** A date, and what the days off make of it. */
+function NextDate({ shown, day }: { shown: number | undefined; day: number }) {
+  return (
+    <View style={styles.date}>
+      <AppText
+        figures
+        tone={shown === day ? 'ink' : 'quiet'}
+        style={shown === day ? null : styles.struck}
+        aria-label={
+          shown === day
+            ? undefined
+            : `${shortDayText(day)}, ${shown === undefined ? words.repeat.leftOut : words.repeat.movedTo(shortDayText(shown))}`
+        }
+      >
+        {shortDayText(day)}
+      </AppText>
+      {shown !== undefined && shown !== day ? (
+        <AppText figures size="small" tone="accent" aria-hidden>
+          {`→ ${shortDayText(shown)}`}
+        </AppText>
+      ) : null}
     </View>
   );
 }

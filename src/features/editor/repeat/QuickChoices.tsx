@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { quickChoices, ruleOfChoice } from '@/core/recurrence/choices';
-import { formatRule } from '@/core/recurrence/rule';
+import { quickChoices, ruleOfChoice, type RepeatChoice } from '@/core/recurrence/choices';
+import { formatRule, type RecurrenceRule } from '@/core/recurrence/rule';
 import type { RuleStart } from '@/core/recurrence/until';
 import { useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
@@ -11,19 +11,16 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { choiceOfDraft, type RepeatDraft, withChoice } from './repeatDraft';
 
-/** The repeats that fit the start, to be pressed: none and one of one's own among them. */
-export function QuickChoices({
-  draft,
-  isCustom,
-  from,
-  onChange,
-}: {
+interface QuickChoicesProps {
   draft: RepeatDraft;
   /** Whether the repeat was one that says more than a choice can. */
   isCustom: boolean;
   from: RuleStart;
   onChange: (draft: Partial<RepeatDraft>) => void;
-}) {
+}
+
+/** The repeats that fit the start, to be pressed: none and one of one's own among them. */
+export function QuickChoices({ draft, isCustom, from, onChange }: QuickChoicesProps) {
   const { weekStart } = useSettings();
   const quick = useMemo(() => quickChoices(from.wall, weekStart), [from, weekStart]);
   const rule = ruleOfChoice(choiceOfDraft(draft), from.wall);
@@ -62,18 +59,64 @@ export function QuickChoices({
           const made = ruleOfChoice(offered, from.wall);
           const text = formatRule(made);
           return (
-            <Button
+            <QuickChoice
               key={text}
-              {...chip}
-              label={ruleText(made, from)}
-              shown={words.repeat.quick(offered)}
-              selected={chosen === text}
-              onPress={() => onChange(withChoice(draft, offered))}
+              chip={chip}
+              made={made}
+              from={from}
+              offered={offered}
+              chosen={chosen}
+              text={text}
+              onChange={onChange}
+              draft={draft}
             />
           );
         })}
       </View>
     </View>
+  );
+}
+
+/** A repeat that fits the start. */
+function QuickChoice({
+  chip,
+  made,
+  from,
+  offered,
+  chosen,
+  text,
+  onChange,
+  draft,
+}: {
+  chip: { readonly role: 'radio'; readonly style: { minHeight: number } };
+  made: RecurrenceRule;
+  from: RuleStart;
+  offered: RepeatChoice;
+  chosen: string;
+  text: string;
+  onChange: (
+    draft: Partial<
+      Readonly<{
+        kind: 'custom' | 'none' | 'choice';
+        choice: Omit<RepeatChoice, 'interval' | 'ends'>;
+        interval: string;
+        ends: 'never' | 'count' | 'until';
+        count: string;
+        until: string;
+        skipDaysOff?: { calendarId: string; handling: 'omit' | 'next' | 'previous' } | undefined;
+      }>
+    >,
+  ) => void;
+  draft: RepeatDraft;
+}) {
+  return (
+    <Button
+      {...chip}
+      label={ruleText(made, from)}
+      shown={words.repeat.quick(offered)}
+      selected={chosen === text}
+      onPress={() => onChange(withChoice(draft, offered))}
+    />
   );
 }
 

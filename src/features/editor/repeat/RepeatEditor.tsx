@@ -20,6 +20,8 @@ import { QuickChoices } from './QuickChoices';
 import { draftOf, repeatForm, type RepeatProblems, recurrenceOfDraft } from './repeatDraft';
 import { RuleFields } from './RuleFields';
 import { SkipDaysOffField } from './SkipDaysOffField';
+import type { RuleStart } from '@/core/recurrence/until';
+import type { CalendarColours } from '@/ui/theme/calendarColours';
 
 interface RepeatEditorProps {
   title: string;
@@ -87,17 +89,7 @@ export function RepeatEditor(props: RepeatEditorProps) {
         onClose={onCancel}
         action={{ label: words.repeat.done, onPress: done, disabled: hasProblems }}
       />
-      <View style={[styles.entry, { backgroundColor: tones.tint }]}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-        <AppText weight="700" colour={tones.ink} numberOfLines={1} style={styles.entryTitle}>
-          {title || words.entry.noTitle}
-        </AppText>
-        <AppText figures colour={tones.ink}>
-          {[shortDayText(Math.floor(from.wall / DAY)), from.allDay ? '' : timeText(from.wall)]
-            .filter(Boolean)
-            .join(', ')}
-        </AppText>
-      </View>
+      <RepeatHead tones={tones} calendar={calendar} title={title} from={from} />
       <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
         <QuickChoices draft={draft} isCustom={isCustom} from={from} onChange={change} />
         {draft.kind === 'custom' ? <AppText tone="quiet">{words.repeat.customHint}</AppText> : null}
@@ -116,6 +108,33 @@ export function RepeatEditor(props: RepeatEditorProps) {
       {recurrence && !hasProblems ? (
         <NextDates recurrence={recurrence} start={start} end={end} series={seriesOf?.(recurrence)} />
       ) : null}
+    </View>
+  );
+}
+
+/** What is to be repeated, and when it begins. */
+function RepeatHead({
+  tones,
+  calendar,
+  title,
+  from,
+}: {
+  tones: CalendarColours;
+  calendar: Calendar | undefined;
+  title: string;
+  from: RuleStart;
+}) {
+  return (
+    <View style={[styles.entry, { backgroundColor: tones.tint }]}>
+      <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+      <AppText weight="700" colour={tones.ink} numberOfLines={1} style={styles.entryTitle}>
+        {title || words.entry.noTitle}
+      </AppText>
+      <AppText figures colour={tones.ink}>
+        {[shortDayText(Math.floor(from.wall / DAY)), from.allDay ? '' : timeText(from.wall)]
+          .filter(Boolean)
+          .join(', ')}
+      </AppText>
     </View>
   );
 }

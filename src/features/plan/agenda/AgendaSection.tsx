@@ -65,31 +65,7 @@ export const AgendaSection = memo(function AgendaSection(props: AgendaSectionPro
       aria-setsize={-1}
       aria-label={isToday ? words.agenda.today(name) : name}
     >
-      <h2 className={classes.head}>
-        <button
-          type="button"
-          aria-label={words.weeks.open(name)}
-          onClick={() => props.onOpenDay(part.day)}
-          className={classes.date}
-          style={
-            isToday
-              ? { backgroundColor: colours.primary, color: colours.onPrimary }
-              : { backgroundColor: 'transparent', color: colours.ink, paddingLeft: 0 }
-          }
-        >
-          {isToday ? words.agenda.today(name) : name}
-        </button>
-        {props.system ? (
-          <span className={classes.system} style={{ color: colours.quietInk }}>
-            {otherSystemText(props.system, part.day)}
-          </span>
-        ) : null}
-        {load && load.working > 0 ? (
-          <span className={classes.load} style={{ color: colours.quietInk }}>
-            {words.agenda.load(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))}
-          </span>
-        ) : null}
-      </h2>
+      <DayHeading name={name} props={props} part={part} isToday={isToday} load={load} />
       {part.items.map((item) => (
         <Item key={keyOf(item)} item={item} {...props} day={part.day} />
       ))}
@@ -109,6 +85,50 @@ export const AgendaSection = memo(function AgendaSection(props: AgendaSectionPro
     </article>
   );
 });
+
+/** A day of the agenda: its date, and how much of it is booked. */
+function DayHeading({
+  name,
+  props,
+  part,
+  isToday,
+  load,
+}: {
+  name: string;
+  props: AgendaSectionProps;
+  part: { readonly kind: 'day'; readonly day: number; readonly items: readonly AgendaItem[] };
+  isToday: boolean;
+  load: DayLoad | undefined;
+}) {
+  const { colours } = useTheme();
+  return (
+    <h2 className={classes.head}>
+      <button
+        type="button"
+        aria-label={words.weeks.open(name)}
+        onClick={() => props.onOpenDay(part.day)}
+        className={classes.date}
+        style={
+          isToday
+            ? { backgroundColor: colours.primary, color: colours.onPrimary }
+            : { backgroundColor: 'transparent', color: colours.ink, paddingLeft: 0 }
+        }
+      >
+        {isToday ? words.agenda.today(name) : name}
+      </button>
+      {props.system ? (
+        <span className={classes.system} style={{ color: colours.quietInk }}>
+          {otherSystemText(props.system, part.day)}
+        </span>
+      ) : null}
+      {load && load.working > 0 ? (
+        <span className={classes.load} style={{ color: colours.quietInk }}>
+          {words.agenda.load(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))}
+        </span>
+      ) : null}
+    </h2>
+  );
+}
 
 const keyOf = (item: AgendaItem): string =>
   item.kind === 'entry' ? item.occurrence.key : item.kind === 'gap' ? `gap ${item.startWall}` : 'now';

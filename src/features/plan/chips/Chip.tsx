@@ -33,16 +33,7 @@ export function chipWidths(name: string, hours: string, least: number): ChipWidt
   };
 }
 
-/** A calendar: press it to show or hide its entries. Its menu opens by the arrow, by the right button and by a long press. */
-export function Chip({
-  calendar,
-  level,
-  width,
-  isHidden,
-  hours,
-  onPress,
-  onMenu,
-}: {
+interface ChipProps {
   calendar: Calendar;
   level: ChipLevel;
   width: number;
@@ -51,7 +42,10 @@ export function Chip({
   hours: string;
   onPress: () => void;
   onMenu: (anchor: Anchor) => void;
-}) {
+}
+
+/** A calendar: press it to show or hide its entries. Its menu opens by the arrow, by the right button and by a long press. */
+export function Chip({ calendar, level, width, isHidden, hours, onPress, onMenu }: ChipProps) {
   const { colours, calendar: tonesOf } = useTheme();
   const tones = tonesOf(calendar.colour);
   const chip = useRef<View>(null);
@@ -75,26 +69,15 @@ export function Chip({
           : { backgroundColor: tones.tint, borderColor: tones.tint },
       ]}
     >
-      <Pressable
-        role="switch"
-        aria-checked={!isHidden}
-        aria-label={calendar.name}
+      <ChipSwitch
+        isHidden={isHidden}
+        calendar={calendar}
         onPress={onPress}
-        onLongPress={openMenu}
-        style={[styles.press, level === 'mark' ? styles.alone : null]}
-      >
-        <Mark mark={calendar.mark} colour={calendar.colour} off={isHidden && level !== 'full'} />
-        {level === 'full' ? (
-          <AppText weight="700" colour={ink} numberOfLines={1} style={isHidden ? styles.struck : null}>
-            {calendar.name}
-          </AppText>
-        ) : null}
-        {level === 'mark' || hours === '' || isHidden ? null : (
-          <AppText figures colour={ink} numberOfLines={1}>
-            {hours}
-          </AppText>
-        )}
-      </Pressable>
+        openMenu={openMenu}
+        level={level}
+        ink={ink}
+        hours={hours}
+      />
       {level === 'full' ? (
         <Pressable
           role="button"
@@ -106,6 +89,48 @@ export function Chip({
         </Pressable>
       ) : null}
     </View>
+  );
+}
+
+/** The part of a chip that shows or hides its calendar. */
+function ChipSwitch({
+  isHidden,
+  calendar,
+  onPress,
+  openMenu,
+  level,
+  ink,
+  hours,
+}: {
+  isHidden: boolean;
+  calendar: Calendar;
+  onPress: () => void;
+  openMenu: () => void;
+  level: ChipLevel;
+  ink: string;
+  hours: string;
+}) {
+  return (
+    <Pressable
+      role="switch"
+      aria-checked={!isHidden}
+      aria-label={calendar.name}
+      onPress={onPress}
+      onLongPress={openMenu}
+      style={[styles.press, level === 'mark' ? styles.alone : null]}
+    >
+      <Mark mark={calendar.mark} colour={calendar.colour} off={isHidden && level !== 'full'} />
+      {level === 'full' ? (
+        <AppText weight="700" colour={ink} numberOfLines={1} style={isHidden ? styles.struck : null}>
+          {calendar.name}
+        </AppText>
+      ) : null}
+      {level === 'mark' || hours === '' || isHidden ? null : (
+        <AppText figures colour={ink} numberOfLines={1}>
+          {hours}
+        </AppText>
+      )}
+    </Pressable>
   );
 }
 

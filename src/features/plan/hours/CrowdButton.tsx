@@ -51,30 +51,58 @@ export function CrowdButton({
         <AppText size="small" weight="700" figures style={styles.count}>{`+${crowd.count}`}</AppText>
       </Pressable>
       {anchor ? (
-        <Popover
+        <CrowdList
           anchor={anchor}
-          label={words.plan.crowdTitle(`${dayText(day)}, ${timeText(first)}`)}
-          onClose={() => setAnchor(null)}
-        >
-          {crowd.all.map(({ key, title, calendarId, startWall, endWall }) => (
-            <MenuItem
-              key={key}
-              label={[
-                timeRangeText(startWall, endWall),
-                title || words.entry.noTitle,
-                calendars.get(calendarId)?.mark,
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-              onPress={() => {
-                setAnchor(null);
-                workspace.reveal(key);
-              }}
-            />
-          ))}
-        </Popover>
+          day={day}
+          first={first}
+          setAnchor={setAnchor}
+          crowd={crowd}
+          calendars={calendars}
+        />
       ) : null}
     </>
+  );
+}
+
+/** All entries of the hour. */
+function CrowdList({
+  anchor,
+  day,
+  first,
+  setAnchor,
+  crowd,
+  calendars,
+}: {
+  anchor: Anchor;
+  day: number;
+  first: number;
+  setAnchor: (next: Anchor | null) => void;
+  crowd: Crowd;
+  calendars: ReadonlyMap<string, Calendar>;
+}) {
+  return (
+    <Popover
+      anchor={anchor}
+      label={words.plan.crowdTitle(`${dayText(day)}, ${timeText(first)}`)}
+      onClose={() => setAnchor(null)}
+    >
+      {crowd.all.map(({ key, title, calendarId, startWall, endWall }) => (
+        <MenuItem
+          key={key}
+          label={[
+            timeRangeText(startWall, endWall),
+            title || words.entry.noTitle,
+            calendars.get(calendarId)?.mark,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+          onPress={() => {
+            setAnchor(null);
+            workspace.reveal(key);
+          }}
+        />
+      ))}
+    </Popover>
   );
 }
 

@@ -22,18 +22,7 @@ export const dayHeadHeight = (system: string | undefined, isLow: boolean): numbe
 /** Narrower, and weekday and date stand under each other. */
 const STACKED = 40;
 
-/** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
-export const DayHead = memo(function DayHead({
-  day,
-  index,
-  isToday,
-  load,
-  working,
-  width,
-  system,
-  isLow,
-  onOpen,
-}: {
+interface DayHeadProps {
   day: number;
   /** Its column. */
   index: number;
@@ -48,7 +37,20 @@ export const DayHead = memo(function DayHead({
   /** Changes when the fonts have loaded and texts are to be measured anew. */
   fontsLoaded: boolean;
   onOpen: (day: number) => void;
-}) {
+}
+
+/** The head of a day: weekday, date, place of work, and how booked it is. Pressed, it opens the day. */
+export const DayHead = memo(function DayHead({
+  day,
+  index,
+  isToday,
+  load,
+  working,
+  width,
+  system,
+  isLow,
+  onOpen,
+}: DayHeadProps) {
   const { colours } = useTheme();
   const share = load && load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
   const isDayOff = working.spans.length === 0;
@@ -78,55 +80,98 @@ export const DayHead = memo(function DayHead({
       aria-label={[dayText(day), system && otherSystemText(system, day), said].filter(Boolean).join(', ')}
       style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system, isLow) }]}
     >
-      <Pressable
-        role="button"
-        aria-label={words.weeks.open(dayText(day))}
-        tabIndex={index === 0 ? 0 : -1}
-        onPress={() => onOpen(day)}
-        {...webProps({ dataSet: { head: String(index), menuDay: String(day) } })}
-        style={styles.press}
-      >
-        <View style={[styles.row, isStacked ? styles.tight : null]}>
-          <View
-            style={[
-              styles.date,
-              isStacked ? styles.tight : null,
-              isToday ? { backgroundColor: colours.primary } : null,
-            ]}
-          >
-            {isStacked ? (
-              <>
-                <AppText size="small" colour={ink} style={styles.stacked}>
-                  {weekdayText(day, 'narrow')}
-                </AppText>
-                <AppText size="small" weight="700" figures colour={ink} style={styles.stacked}>
-                  {dayOfMonthText(day)}
-                </AppText>
-              </>
-            ) : (
-              <AppText weight="700" figures colour={ink} numberOfLines={1}>
-                {`${weekdayText(day, width < 60 ? 'narrow' : 'short')} ${dayOfMonthText(day)}`}
-              </AppText>
-            )}
-          </View>
-        </View>
-        {isLow || isStacked ? null : (
-          <AppText size="small" tone="quiet" figures numberOfLines={1} style={styles.words}>
-            {inShort}
-          </AppText>
-        )}
-        {system ? (
-          <AppText size="small" tone="quiet" numberOfLines={1} style={styles.words}>
-            {otherSystemText(system, day)}
-          </AppText>
-        ) : null}
-      </Pressable>
+      <DayHeadWords
+        day={day}
+        index={index}
+        onOpen={onOpen}
+        isStacked={isStacked}
+        isToday={isToday}
+        ink={ink}
+        width={width}
+        isLow={isLow}
+        inShort={inShort}
+        system={system}
+      />
       <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
         <View style={[styles.filled, { width: `${share * 100}%`, backgroundColor: colours.primary }]} />
       </View>
     </View>
   );
 });
+
+interface DayHeadWordsProps {
+  day: number;
+  index: number;
+  onOpen: (day: number) => void;
+  isStacked: boolean;
+  isToday: boolean;
+  ink: string;
+  width: number;
+  isLow: boolean;
+  inShort: string;
+  system: string | undefined;
+}
+
+/** The day and what is booked of it, as a way to open it. */
+function DayHeadWords({
+  day,
+  index,
+  onOpen,
+  isStacked,
+  isToday,
+  ink,
+  width,
+  isLow,
+  inShort,
+  system,
+}: DayHeadWordsProps) {
+  const { colours } = useTheme();
+  return (
+    <Pressable
+      role="button"
+      aria-label={words.weeks.open(dayText(day))}
+      tabIndex={index === 0 ? 0 : -1}
+      onPress={() => onOpen(day)}
+      {...webProps({ dataSet: { head: String(index), menuDay: String(day) } })}
+      style={styles.press}
+    >
+      <View style={[styles.row, isStacked ? styles.tight : null]}>
+        <View
+          style={[
+            styles.date,
+            isStacked ? styles.tight : null,
+            isToday ? { backgroundColor: colours.primary } : null,
+          ]}
+        >
+          {isStacked ? (
+            <>
+              <AppText size="small" colour={ink} style={styles.stacked}>
+                {weekdayText(day, 'narrow')}
+              </AppText>
+              <AppText size="small" weight="700" figures colour={ink} style={styles.stacked}>
+                {dayOfMonthText(day)}
+              </AppText>
+            </>
+          ) : (
+            <AppText weight="700" figures colour={ink} numberOfLines={1}>
+              {`${weekdayText(day, width < 60 ? 'narrow' : 'short')} ${dayOfMonthText(day)}`}
+            </AppText>
+          )}
+        </View>
+      </View>
+      {isLow || isStacked ? null : (
+        <AppText size="small" tone="quiet" figures numberOfLines={1} style={styles.words}>
+          {inShort}
+        </AppText>
+      )}
+      {system ? (
+        <AppText size="small" tone="quiet" numberOfLines={1} style={styles.words}>
+          {otherSystemText(system, day)}
+        </AppText>
+      ) : null}
+    </Pressable>
+  );
+}
 
 const styles = StyleSheet.create({
   head: { borderLeftWidth: hairline, justifyContent: 'space-between' },

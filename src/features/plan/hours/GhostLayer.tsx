@@ -56,6 +56,25 @@ export function GhostLayer({
     );
   }
   return (
+    <HourGhosts columns={columns} ghost={ghost} scale={scale} laidOut={laidOut} columnWidth={columnWidth} />
+  );
+}
+
+/** The dashed cards over the hours of the columns. */
+function HourGhosts({
+  columns,
+  ghost,
+  scale,
+  laidOut,
+  columnWidth,
+}: {
+  columns: readonly HoursColumn[];
+  ghost: Ghost;
+  scale: HoursScale;
+  laidOut: EntryPlaces | undefined;
+  columnWidth: number;
+}) {
+  return (
     <>
       {columns.map(({ day, calendarId }, index) => {
         const wallFrom = (ghost.startWall - day * DAY) / MINUTE;

@@ -18,6 +18,19 @@ import type { Slot } from './useHoursWalk';
 /** The least time that the cursor of the keys takes, in minutes. */
 const LEAST_SLOT = 30;
 
+interface HourColumnsProps {
+  view: GridView;
+  hours: HoursLayout;
+  box: RefObject<HTMLElement | null>;
+  gridStep: number;
+  /** The present minute on the scale of today. */
+  nowMinute: number;
+  draft: Ghost | null;
+  tabbableKey: string | undefined;
+  cursor: Slot | undefined;
+  onDraft: (slot: Slot) => void;
+}
+
 /** The days with their cards, the slot that the keys have reached, and what is dragged or written over them. */
 export function HourColumns({
   view,
@@ -29,18 +42,7 @@ export function HourColumns({
   tabbableKey,
   cursor,
   onDraft,
-}: {
-  view: GridView;
-  hours: HoursLayout;
-  box: RefObject<HTMLElement | null>;
-  gridStep: number;
-  /** The present minute on the scale of today. */
-  nowMinute: number;
-  draft: Ghost | null;
-  tabbableKey: string | undefined;
-  cursor: Slot | undefined;
-  onDraft: (slot: Slot) => void;
-}) {
+}: HourColumnsProps) {
   const settings = useSettings();
   const { columns, columnWidth, scale, layout, changes } = hours;
   const { calendarsById } = view;

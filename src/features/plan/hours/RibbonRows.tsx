@@ -16,20 +16,16 @@ import type { HoursLayout } from './useHoursLayout';
 /** Rows of ribbons that are shown before they are unfolded. */
 const FEW_RIBBONS = 2;
 
-/** Entries of whole days over the columns: a few rows of them, and the rest when they are unfolded. */
-export function RibbonRows({
-  view,
-  hours,
-  weekNumbers,
-  draft,
-  tabbableKey,
-}: {
+interface RibbonRowsProps {
   view: GridView;
   hours: HoursLayout;
   weekNumbers: boolean;
   draft: Ghost | null;
   tabbableKey: string | undefined;
-}) {
+}
+
+/** Entries of whole days over the columns: a few rows of them, and the rest when they are unfolded. */
+export function RibbonRows({ view, hours, weekNumbers, draft, tabbableKey }: RibbonRowsProps) {
   const { colours } = useTheme();
   const [all, setAll] = useState(false);
   const isLow = useWindowHeight() !== 'full';

@@ -15,6 +15,7 @@ import { MissingTime, NowMarks } from './LaneMarks';
 import { LaneRow } from './LaneRow';
 import { useHoursInSight } from './useHoursInSight';
 import { type LanesLayout, useLanesLayout } from './useLanesLayout';
+import type { GridActions } from '../grid/useGridDrag';
 
 const isOn = (day: number, ghost: Ghost | null): ghost is Ghost =>
   ghost !== null && ghost.startWall < (day + 1) * DAY && ghost.endWall > day * DAY;
@@ -60,25 +61,38 @@ export function LanesView(props: ViewProps) {
             <div ref={lanesBox} style={{ position: 'relative' }}>
               <Lanes view={view} layout={layout} day={day} draft={draft} tabbableKey={tabbableKey} />
             </div>
-            <FreeTimes
-              gaps={layout.gaps.map(({ start, end }) => ({
-                start,
-                end,
-                left: layout.xOfInstant(start),
-                width: layout.xOfInstant(end) - layout.xOfInstant(start),
-                label: words.lanes.freeFrom(
-                  timeRangeText(instantToWall(zone, start), instantToWall(zone, end)),
-                ),
-              }))}
-              headWidth={headWidth}
-              onPress={(start, end) =>
-                actions.draft(instantToWall(zone, start), instantToWall(zone, end), false)
-              }
-            />
+            <FreeTimesOf layout={layout} zone={zone} headWidth={headWidth} actions={actions} />
           </div>
         )}
       </div>
     </GridFrame>
+  );
+}
+
+/** Times at which none of the lanes is taken. */
+function FreeTimesOf({
+  layout,
+  zone,
+  headWidth,
+  actions,
+}: {
+  layout: LanesLayout;
+  zone: string;
+  headWidth: number;
+  actions: GridActions;
+}) {
+  return (
+    <FreeTimes
+      gaps={layout.gaps.map(({ start, end }) => ({
+        start,
+        end,
+        left: layout.xOfInstant(start),
+        width: layout.xOfInstant(end) - layout.xOfInstant(start),
+        label: words.lanes.freeFrom(timeRangeText(instantToWall(zone, start), instantToWall(zone, end))),
+      }))}
+      headWidth={headWidth}
+      onPress={(start, end) => actions.draft(instantToWall(zone, start), instantToWall(zone, end), false)}
+    />
   );
 }
 

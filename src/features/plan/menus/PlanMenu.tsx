@@ -9,7 +9,8 @@ import { Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
 import type { usePlanActions } from '../usePlanActions';
 import { closePlanMenu, usePlanMenu } from './planMenu';
-import { type PlanMenuItem, useMenuItems } from './useMenuItems';
+import type { PlanMenuItem } from './menuItem';
+import { useMenuItems } from './useMenuItems';
 
 /** The menu of what the right button was pressed on, or of what the Menu key was pressed at. */
 export function PlanMenu({

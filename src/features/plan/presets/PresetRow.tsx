@@ -15,6 +15,19 @@ import { corner, hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { presetName } from './presetName';
+import type { State } from '@/core/model/state';
+import type { PeriodSet } from '@/core/model/periodSet';
+
+interface PresetRowProps {
+  preset: ViewPreset;
+  digit: number | undefined;
+  isFirst: boolean;
+  isLast: boolean;
+  isApplied: boolean;
+  isChanged: boolean;
+  onApply: () => void;
+  onResave: () => void;
+}
 
 /** A kept way of looking, with what can be done with it. */
 export function PresetRow({
@@ -26,16 +39,7 @@ export function PresetRow({
   isChanged,
   onApply,
   onResave,
-}: {
-  preset: ViewPreset;
-  digit: number | undefined;
-  isFirst: boolean;
-  isLast: boolean;
-  isApplied: boolean;
-  isChanged: boolean;
-  onApply: () => void;
-  onResave: () => void;
-}) {
+}: PresetRowProps) {
   const { colours } = useTheme();
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
@@ -75,65 +79,124 @@ export function PresetRow({
           style={styles.apply}
         />
       )}
-      <AppText size="small" tone="quiet" style={styles.about}>
-        {[
-          words.plan.view[preset.look.view],
-          isStart ? words.presets.isStart : '',
-          digit === undefined ? '' : words.presets.key(digit),
-          isChanged ? words.presets.isChanged : '',
-          preset.look.periodSetId !== undefined && !sets.some(({ id }) => id === preset.look.periodSetId)
-            ? words.presets.periodsGone
-            : '',
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </AppText>
-      <View style={styles.row}>
-        {isChanged ? <Button label={words.presets.resave} onPress={onResave} /> : null}
-        <Button
-          icon="pencil-outline"
-          iconOnly
-          kind="quiet"
-          label={words.presets.rename(preset.name)}
-          onPress={() => setRenaming(true)}
-        />
-        <Button
-          icon="menu-up"
-          iconOnly
-          kind="quiet"
-          disabled={isFirst}
-          label={words.presets.earlier(preset.name)}
-          onPress={() => move(-1)}
-        />
-        <Button
-          icon="menu-down"
-          iconOnly
-          kind="quiet"
-          disabled={isLast}
-          label={words.presets.later(preset.name)}
-          onPress={() => move(1)}
-        />
-        <Button
-          icon="home-outline"
-          iconOnly
-          kind="quiet"
-          selected={isStart}
-          label={words.presets.makeStart(preset.name)}
-          onPress={() =>
-            commit(changeSettings(state(), { startPresetId: isStart ? undefined : preset.id }, context()))
-          }
-        />
-        <Button
-          icon="delete-outline"
-          iconOnly
-          kind="danger"
-          label={words.presets.delete(preset.name)}
-          onPress={() => {
-            const patch = deletePreset(state(), preset.id, context());
-            if (patch) commit(patch);
-          }}
-        />
-      </View>
+      <PresetAbout preset={preset} isStart={isStart} digit={digit} isChanged={isChanged} sets={sets} />
+      <PresetActions
+        isChanged={isChanged}
+        onResave={onResave}
+        preset={preset}
+        setRenaming={setRenaming}
+        isFirst={isFirst}
+        move={move}
+        isLast={isLast}
+        isStart={isStart}
+        state={state}
+      />
+    </View>
+  );
+}
+
+/** What a preset shows, and how it stands with it. */
+function PresetAbout({
+  preset,
+  isStart,
+  digit,
+  isChanged,
+  sets,
+}: {
+  preset: ViewPreset;
+  isStart: boolean;
+  digit: number | undefined;
+  isChanged: boolean;
+  sets: readonly PeriodSet[];
+}) {
+  return (
+    <AppText size="small" tone="quiet" style={styles.about}>
+      {[
+        words.plan.view[preset.look.view],
+        isStart ? words.presets.isStart : '',
+        digit === undefined ? '' : words.presets.key(digit),
+        isChanged ? words.presets.isChanged : '',
+        preset.look.periodSetId !== undefined && !sets.some(({ id }) => id === preset.look.periodSetId)
+          ? words.presets.periodsGone
+          : '',
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    </AppText>
+  );
+}
+
+interface PresetActionsProps {
+  isChanged: boolean;
+  onResave: () => void;
+  preset: ViewPreset;
+  setRenaming: (next: boolean) => void;
+  isFirst: boolean;
+  move: (direction: 1 | -1) => void;
+  isLast: boolean;
+  isStart: boolean;
+  state: () => State;
+}
+
+/** What can be done with a preset. */
+function PresetActions({
+  isChanged,
+  onResave,
+  preset,
+  setRenaming,
+  isFirst,
+  move,
+  isLast,
+  isStart,
+  state,
+}: PresetActionsProps) {
+  const { commit, context } = useCommands();
+  return (
+    <View style={styles.row}>
+      {isChanged ? <Button label={words.presets.resave} onPress={onResave} /> : null}
+      <Button
+        icon="pencil-outline"
+        iconOnly
+        kind="quiet"
+        label={words.presets.rename(preset.name)}
+        onPress={() => setRenaming(true)}
+      />
+      <Button
+        icon="menu-up"
+        iconOnly
+        kind="quiet"
+        disabled={isFirst}
+        label={words.presets.earlier(preset.name)}
+        onPress={() => move(-1)}
+      />
+      <Button
+        icon="menu-down"
+        iconOnly
+        kind="quiet"
+        disabled={isLast}
+        label={words.presets.later(preset.name)}
+        onPress={() => move(1)}
+      />
+      <Button
+        icon="home-outline"
+        iconOnly
+        kind="quiet"
+        selected={isStart}
+        label={words.presets.makeStart(preset.name)}
+        onPress={() =>
+          commit(changeSettings(state(), { startPresetId: isStart ? undefined : preset.id }, context()))
+        }
+      />
+      <Button
+        icon="delete-outline"
+        iconOnly
+        kind="danger"
+        label={words.presets.delete(preset.name)}
+        onPress={() => {
+          const patch = deletePreset(state(), preset.id, context());
+          if (patch) commit(patch);
+        }}
+      />
     </View>
   );
 }

@@ -21,11 +21,11 @@ import { lookOf } from './lookOf';
 import { PresetRow } from './PresetRow';
 import { presetName } from './presetName';
 import { useApplyPreset } from './useApplyPreset';
+import type { PeriodSet } from '@/core/model/periodSet';
 
 /** Kept ways of looking: apply, keep the present one, put in order, rename, delete. */
 export function PresetsSheet({ address, today }: PlanSheetProps) {
   const { to } = usePlanAddress();
-  const router = useRouter();
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
   const presets = usePresets();
@@ -35,36 +35,7 @@ export function PresetsSheet({ address, today }: PlanSheetProps) {
   const look = lookOf(address);
   return (
     <Sheet title={words.presets.title} closeLabel={words.actions.close} onClose={close}>
-      <View style={styles.row}>
-        {QUICK_VIEWS.map(({ label, look: quick }) => (
-          <Button
-            key={label}
-            label={label}
-            onPress={() => {
-              close();
-              to({ ...quick, day: today, presetId: undefined });
-            }}
-          />
-        ))}
-        {sets.map(({ id, name: set }) => (
-          <Button
-            key={id}
-            label={words.presets.thisPeriod(set)}
-            onPress={() => {
-              close();
-              to({ view: 'weeks', periodSetId: id, day: today, presetId: undefined });
-            }}
-          />
-        ))}
-        <Button
-          kind="quiet"
-          label={words.periods.manage}
-          onPress={() => {
-            close();
-            router.push('/setup');
-          }}
-        />
-      </View>
+      <QuickLooks close={close} today={today} sets={sets} />
       {presets.length === 0 ? <AppText tone="quiet">{words.presets.none}</AppText> : null}
       {presets.map((preset, index) => (
         <PresetRow
@@ -86,6 +57,52 @@ export function PresetsSheet({ address, today }: PlanSheetProps) {
       ))}
       <KeepForm look={look} onKept={(presetId) => to({ presetId }, { quietly: true })} />
     </Sheet>
+  );
+}
+
+/** Looks that need no preset: the next days, the present period. */
+function QuickLooks({
+  close,
+  today,
+  sets,
+}: {
+  close: () => void;
+  today: number;
+  sets: readonly PeriodSet[];
+}) {
+  const { to } = usePlanAddress();
+  const router = useRouter();
+  return (
+    <View style={styles.row}>
+      {QUICK_VIEWS.map(({ label, look: quick }) => (
+        <Button
+          key={label}
+          label={label}
+          onPress={() => {
+            close();
+            to({ ...quick, day: today, presetId: undefined });
+          }}
+        />
+      ))}
+      {sets.map(({ id, name: set }) => (
+        <Button
+          key={id}
+          label={words.presets.thisPeriod(set)}
+          onPress={() => {
+            close();
+            to({ view: 'weeks', periodSetId: id, day: today, presetId: undefined });
+          }}
+        />
+      ))}
+      <Button
+        kind="quiet"
+        label={words.periods.manage}
+        onPress={() => {
+          close();
+          router.push('/setup');
+        }}
+      />
+    </View>
   );
 }
 

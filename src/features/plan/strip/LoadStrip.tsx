@@ -192,22 +192,16 @@ function Week({
         const share = load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
         const height = load.taken ? BAR_AREA : Math.round(share * BAR_AREA);
         return (
-          <div
+          <DayLoadBar
             key={day}
-            className={classes.bar}
-            style={{
-              left: gap + index * bar + 1,
-              width: Math.max(2, bar - 2),
-              height: Math.max(load.working > 0 ? 2 : 0, height),
-              opacity: day < today ? 0.5 : 1,
-              // A day that an all-day entry takes is hollow: off or away rather than full of work.
-              ...(load.taken
-                ? { border: `1px solid ${colours.primary}` }
-                : {
-                    backgroundColor:
-                      share >= FULL ? colours.accent : share > 0 ? colours.primary : colours.line,
-                  }),
-            }}
+            gap={gap}
+            index={index}
+            bar={bar}
+            load={load}
+            height={height}
+            day={day}
+            today={today}
+            share={share}
           />
         );
       })}
@@ -225,6 +219,46 @@ function Week({
         {label}
       </div>
     </div>
+  );
+}
+
+/** A day as a bar as tall as its booked share. */
+function DayLoadBar({
+  gap,
+  index,
+  bar,
+  load,
+  height,
+  day,
+  today,
+  share,
+}: {
+  gap: 4;
+  index: number;
+  bar: number;
+  load: DayLoad;
+  height: number;
+  day: number;
+  today: number;
+  share: number;
+}) {
+  const { colours } = useTheme();
+  return (
+    <div
+      className={classes.bar}
+      style={{
+        left: gap + index * bar + 1,
+        width: Math.max(2, bar - 2),
+        height: Math.max(load.working > 0 ? 2 : 0, height),
+        opacity: day < today ? 0.5 : 1,
+        // A day that an all-day entry takes is hollow: off or away rather than full of work.
+        ...(load.taken
+          ? { border: `1px solid ${colours.primary}` }
+          : {
+              backgroundColor: share >= FULL ? colours.accent : share > 0 ? colours.primary : colours.line,
+            }),
+      }}
+    />
   );
 }
 

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import { DETAILS, GRID_STEPS, LANE_MODES, type Look, ROW_HEIGHTS } from '@/core/model/look';
-import { FOLDABLE } from '@/core/model/state';
+import { FOLDABLE, type Foldable } from '@/core/model/state';
 import { useCommands, useFolding, usePlanAddress, WeekStartField, workspace } from '@/features/workspace';
 import { useFolded, useOpenStore, useSettings } from '@/store';
 import { Button } from '@/ui/primitives/Button';
@@ -30,10 +30,6 @@ const SWITCHES: readonly Switch[] = [
 /** How the view looks, and which parts of Plan are in sight. Every choice takes effect at once. */
 export function LookSheet({ address }: PlanSheetProps) {
   const { to } = usePlanAddress();
-  const router = useRouter();
-  const { store } = useOpenStore();
-  const { context, commit } = useCommands();
-  const { secondCalendarSystem = '' } = useSettings();
   const folded = useFolded();
   const fold = useFolding();
   const { view } = address;
@@ -85,60 +81,87 @@ export function LookSheet({ address }: PlanSheetProps) {
           if (changed) choose({ [changed]: !address[changed] });
         }}
       />
-      <ToggleRow
-        label={words.look.parts}
-        choices={FOLDABLE.map((value) => ({ value, label: words.look.foldable[value] }))}
-        values={FOLDABLE.filter((value) => !folded.includes(value))}
-        onChange={(values) => {
-          const next = FOLDABLE.filter((value) => !values.includes(value));
-          for (const part of FOLDABLE) fold(part, next.includes(part));
+      <PartsField folded={folded} fold={fold} />
+      <WeekStartField />
+      <SecondSystemField />
+      <LookActions close={close} />
+    </Sheet>
+  );
+}
+
+/** Which parts of Plan stand open. */
+function PartsField({
+  folded,
+  fold,
+}: {
+  folded: readonly Foldable[];
+  fold: (part: Foldable, isFolded: boolean) => void;
+}) {
+  return (
+    <ToggleRow
+      label={words.look.parts}
+      choices={FOLDABLE.map((value) => ({ value, label: words.look.foldable[value] }))}
+      values={FOLDABLE.filter((value) => !folded.includes(value))}
+      onChange={(values) => {
+        const next = FOLDABLE.filter((value) => !values.includes(value));
+        for (const part of FOLDABLE) fold(part, next.includes(part));
+      }}
+    />
+  );
+}
+
+/** A second calendar system beside the first. */
+function SecondSystemField() {
+  const { secondCalendarSystem = '' } = useSettings();
+  const { commit, context } = useCommands();
+  const { store } = useOpenStore();
+  return (
+    <SelectField
+      label={words.look.secondCalendarSystem}
+      value={secondCalendarSystem}
+      options={[
+        { value: '', label: words.look.noCalendarSystem },
+        ...SECOND_CALENDAR_SYSTEMS.map((value) => ({
+          value,
+          label: words.look.calendarSystems[value],
+        })),
+      ]}
+      onChange={(value) =>
+        commit(
+          changeSettings(store.getSnapshot().state, { secondCalendarSystem: value || undefined }, context()),
+        )
+      }
+    />
+  );
+}
+
+/** What can be done with what is shown. */
+function LookActions({ close }: { close: () => void }) {
+  const router = useRouter();
+  return (
+    <View style={styles.row}>
+      <Button
+        icon="open-in-new"
+        label={words.look.secondWindow}
+        onPress={() => window.open(window.location.href, '_blank', 'popup,width=1000,height=760')}
+      />
+      <Button
+        icon="download-outline"
+        label={words.calendars.export}
+        onPress={() => workspace.openSheet('export')}
+      />
+      <Button
+        icon="printer-outline"
+        label={words.look.print}
+        onPress={() => {
+          close();
+          router.push({
+            pathname: '/print',
+            params: Object.fromEntries(new URLSearchParams(window.location.search)),
+          });
         }}
       />
-      <WeekStartField />
-      <SelectField
-        label={words.look.secondCalendarSystem}
-        value={secondCalendarSystem}
-        options={[
-          { value: '', label: words.look.noCalendarSystem },
-          ...SECOND_CALENDAR_SYSTEMS.map((value) => ({
-            value,
-            label: words.look.calendarSystems[value],
-          })),
-        ]}
-        onChange={(value) =>
-          commit(
-            changeSettings(
-              store.getSnapshot().state,
-              { secondCalendarSystem: value || undefined },
-              context(),
-            ),
-          )
-        }
-      />
-      <View style={styles.row}>
-        <Button
-          icon="open-in-new"
-          label={words.look.secondWindow}
-          onPress={() => window.open(window.location.href, '_blank', 'popup,width=1000,height=760')}
-        />
-        <Button
-          icon="download-outline"
-          label={words.calendars.export}
-          onPress={() => workspace.openSheet('export')}
-        />
-        <Button
-          icon="printer-outline"
-          label={words.look.print}
-          onPress={() => {
-            close();
-            router.push({
-              pathname: '/print',
-              params: Object.fromEntries(new URLSearchParams(window.location.search)),
-            });
-          }}
-        />
-      </View>
-    </Sheet>
+    </View>
   );
 }
 

@@ -42,26 +42,14 @@ export function CellHead({
   const hasHours = width > (otherDate ? WITH_BOTH : WITH_HOURS) + (hidden > 0 ? MORE : 0) && booked > 0;
   return (
     <div className={classes.head}>
-      <button
-        type="button"
-        tabIndex={-1}
-        aria-label={words.weeks.open(dayText(day))}
-        onClick={() => onOpenDay(day)}
-        className={classes.date}
-        style={
-          isToday
-            ? { backgroundColor: colours.primary, color: colours.onPrimary }
-            : {
-                backgroundColor: 'transparent',
-                color: isOutside ? colours.quietInk : colours.ink,
-                fontWeight: isOutside ? 400 : 700,
-              }
-        }
-      >
-        {width > 60 && (dayOfMonthText(day) === '1' || isFirst)
-          ? shortMonthDayText(day)
-          : dayOfMonthText(day)}
-      </button>
+      <DateButton
+        day={day}
+        onOpenDay={onOpenDay}
+        isToday={isToday}
+        isOutside={isOutside}
+        width={width}
+        isFirst={isFirst}
+      />
       {otherDate && width > WITH_OTHER_DATE ? (
         <span aria-hidden className={classes.other} style={{ color: colours.quietInk }}>
           {otherDate}
@@ -72,20 +60,73 @@ export function CellHead({
           {lengthText(booked * MINUTE)}
         </span>
       ) : null}
-      {hidden > 0 ? (
-        <button
-          type="button"
-          tabIndex={-1}
-          data-testid="more"
-          aria-label={words.weeks.more(hidden, dayText(day))}
-          onClick={() => onOpenDay(day)}
-          className={classes.more}
-          style={{ color: colours.ink, backgroundColor: colours.card, borderColor: colours.line }}
-        >
-          +{hidden}
-        </button>
-      ) : null}
+      {hidden > 0 ? <MoreButton hidden={hidden} day={day} onOpenDay={onOpenDay} /> : null}
     </div>
+  );
+}
+
+/** The date, which opens the day. */
+function DateButton({
+  day,
+  onOpenDay,
+  isToday,
+  isOutside,
+  width,
+  isFirst,
+}: {
+  day: number;
+  onOpenDay: (day: number) => void;
+  isToday: boolean;
+  isOutside: boolean;
+  width: number;
+  isFirst: boolean;
+}) {
+  const { colours } = useTheme();
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      aria-label={words.weeks.open(dayText(day))}
+      onClick={() => onOpenDay(day)}
+      className={classes.date}
+      style={
+        isToday
+          ? { backgroundColor: colours.primary, color: colours.onPrimary }
+          : {
+              backgroundColor: 'transparent',
+              color: isOutside ? colours.quietInk : colours.ink,
+              fontWeight: isOutside ? 400 : 700,
+            }
+      }
+    >
+      {width > 60 && (dayOfMonthText(day) === '1' || isFirst) ? shortMonthDayText(day) : dayOfMonthText(day)}
+    </button>
+  );
+}
+
+/** How many entries are not named. */
+function MoreButton({
+  hidden,
+  day,
+  onOpenDay,
+}: {
+  hidden: number;
+  day: number;
+  onOpenDay: (day: number) => void;
+}) {
+  const { colours } = useTheme();
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      data-testid="more"
+      aria-label={words.weeks.more(hidden, dayText(day))}
+      onClick={() => onOpenDay(day)}
+      className={classes.more}
+      style={{ color: colours.ink, backgroundColor: colours.card, borderColor: colours.line }}
+    >
+      +{hidden}
+    </button>
   );
 }
 

@@ -193,21 +193,71 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         isMarked={isBars}
       />
       {isBars ? null : (
-        <div className={classes.lines} style={{ top: top + 1 }}>
-          {cell.lines.map((occurrence) => (
-            <EntryLineCard
-              key={occurrence.key}
-              occurrence={occurrence}
-              day={day}
-              calendar={calendars.get(occurrence.calendarId)}
-              width={columnWidth - 20}
-              isFull={detail === 'full'}
-              {...stateIn(props, occurrence)}
-              fontsLoaded={props.fontsLoaded}
-            />
-          ))}
-        </div>
+        <CellLines
+          top={top}
+          cell={cell}
+          day={day}
+          calendars={calendars}
+          columnWidth={columnWidth}
+          detail={detail}
+          props={props}
+        />
       )}
+    </div>
+  );
+}
+
+/** The entries of a day that have room. */
+function CellLines({
+  top,
+  cell,
+  day,
+  calendars,
+  columnWidth,
+  detail,
+  props,
+}: {
+  top: number;
+  cell: WeekDay;
+  day: number;
+  calendars: ReadonlyMap<string, Calendar>;
+  columnWidth: number;
+  detail: 'full' | 'titles';
+  props: {
+    layout: WeekRowLayout;
+    height: number;
+    columnWidth: number;
+    numberWidth: number;
+    detail: Detail;
+    calendars: ReadonlyMap<string, Calendar>;
+    loads: DayLoads | undefined;
+    pattern: WorkingPattern;
+    today: number;
+    selectedDay: number;
+    range: { readonly first: number; readonly end: number };
+    selected: ReadonlySet<string>;
+    draftKey: string | undefined;
+    tabbableKey: string | undefined;
+    fadeBefore: number | undefined;
+    fontsLoaded: boolean;
+    system: string | undefined;
+    onOpenDay: (day: number) => void;
+  };
+}) {
+  return (
+    <div className={classes.lines} style={{ top: top + 1 }}>
+      {cell.lines.map((occurrence) => (
+        <EntryLineCard
+          key={occurrence.key}
+          occurrence={occurrence}
+          day={day}
+          calendar={calendars.get(occurrence.calendarId)}
+          width={columnWidth - 20}
+          isFull={detail === 'full'}
+          {...stateIn(props, occurrence)}
+          fontsLoaded={props.fontsLoaded}
+        />
+      ))}
     </div>
   );
 }

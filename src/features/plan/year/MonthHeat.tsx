@@ -1,6 +1,6 @@
 import { memo, useId } from 'react';
 import type { DayRange } from '@/core/layout/views';
-import { loadLevel, type MonthGrid } from '@/core/layout/yearMonths';
+import { loadLevel, type LoadLevel, type MonthGrid } from '@/core/layout/yearMonths';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
 import { dayOfMonthText, dayText, lengthText, monthName } from '@/ui/dates';
@@ -96,36 +96,20 @@ export const MonthHeat = memo(function MonthHeat({
               ...(day === selectedDay ? [`0 0 0 ${focusWidth}px ${colours.ink}`] : []),
             ];
             return (
-              <button
+              <HeatDay
                 key={column}
-                type="button"
-                tabIndex={day === selectedDay ? 0 : -1}
-                data-testid="year-day"
-                data-day={day}
-                data-level={level}
-                aria-current={day === today ? 'date' : undefined}
-                aria-label={words.year.day(
-                  dayText(day),
-                  words.year.levels[level],
-                  load && load.working > 0
-                    ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
-                    : words.plan.dayOff,
-                  inPeriod,
-                )}
-                onClick={() => onOpenDay(day)}
-                className={classes.day}
-                style={{
-                  width: cell - GAP,
-                  height: weekHeight - GAP,
-                  backgroundColor: heat.background,
-                  color: heat.ink,
-                  ...(day === today ? { fontWeight: 700, textDecorationLine: 'underline' } : null),
-                  ...(lines.length > 0 ? { boxShadow: lines.join(', ') } : null),
-                  ...(day === selectedDay ? { zIndex: 1 } : null),
-                }}
-              >
-                {dayOfMonthText(day)}
-              </button>
+                day={day}
+                selectedDay={selectedDay}
+                level={level}
+                today={today}
+                load={load}
+                inPeriod={inPeriod}
+                onOpenDay={onOpenDay}
+                cell={cell}
+                weekHeight={weekHeight}
+                heat={heat}
+                lines={lines}
+              />
             );
           })}
         </div>
@@ -133,6 +117,65 @@ export const MonthHeat = memo(function MonthHeat({
     </section>
   );
 }, sameMonth);
+
+/** A day, tinted by how booked it is. */
+function HeatDay({
+  day,
+  selectedDay,
+  level,
+  today,
+  load,
+  inPeriod,
+  onOpenDay,
+  cell,
+  weekHeight,
+  heat,
+  lines,
+}: {
+  day: number;
+  selectedDay: number;
+  level: LoadLevel;
+  today: number;
+  load: DayLoad | undefined;
+  inPeriod: boolean;
+  onOpenDay: (day: number) => void;
+  cell: number;
+  weekHeight: number;
+  heat: { background: string; ink: string };
+  lines: readonly string[];
+}) {
+  return (
+    <button
+      type="button"
+      tabIndex={day === selectedDay ? 0 : -1}
+      data-testid="year-day"
+      data-day={day}
+      data-level={level}
+      aria-current={day === today ? 'date' : undefined}
+      aria-label={words.year.day(
+        dayText(day),
+        words.year.levels[level],
+        load && load.working > 0
+          ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
+          : words.plan.dayOff,
+        inPeriod,
+      )}
+      onClick={() => onOpenDay(day)}
+      className={classes.day}
+      style={{
+        width: cell - GAP,
+        height: weekHeight - GAP,
+        backgroundColor: heat.background,
+        color: heat.ink,
+        ...(day === today ? { fontWeight: 700, textDecorationLine: 'underline' } : null),
+        ...(lines.length > 0 ? { boxShadow: lines.join(', ') } : null),
+        ...(day === selectedDay ? { zIndex: 1 } : null),
+      }}
+    >
+      {dayOfMonthText(day)}
+    </button>
+  );
+}
 
 const text = {
   fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`,

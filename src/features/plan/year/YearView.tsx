@@ -1,7 +1,7 @@
 import { useMemo, useRef } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { addMonths, yearOf } from '@/core/layout/views';
-import { layoutYear, LOAD_LEVELS, monthGrid } from '@/core/layout/yearMonths';
+import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
+import { addMonths, yearOf, type DayRange } from '@/core/layout/views';
+import { layoutYear, LOAD_LEVELS, monthGrid, type MonthGrid } from '@/core/layout/yearMonths';
 import { civilDate, DAY, startOfWeek } from '@/core/time/civil';
 import { useNowWall, useRangeLoads, useSettings } from '@/store';
 import { weekdayText } from '@/ui/dates';
@@ -14,6 +14,8 @@ import { useDayKeys } from '../grid/useDayKeys';
 import { useFrameSize } from '../grid/useFrameSize';
 import type { ViewProps } from '../viewProps';
 import { HEAD, MonthHeat, WEEKDAYS } from './MonthHeat';
+import type { DayLoad } from '@/core/schedule/load';
+import type { PlanAddress } from '@/features/workspace';
 
 /** What the parts of a year take, in pixels, but for the gaps between the columns. */
 const SIZES = { month: 158, rowGap: space(4), head: HEAD + WEEKDAYS, week: { least: 27, most: 38 } };
@@ -59,30 +61,79 @@ export function YearView({ address, days, range: shown, options, onOpenDay, onSe
       onLayout={onLayout}
       onKeyDown={(event) => void onDayKey(event)}
     >
-      <ScrollView
-        onLayout={onRoom}
-        style={styles.scroller}
-        contentContainerStyle={[styles.months, { columnGap }]}
-      >
-        {width === 0
-          ? null
-          : months.map((month) => (
-              <MonthHeat
-                key={month.month}
-                grid={month}
-                width={monthWidth}
-                weekHeight={weekHeight}
-                weekdays={weekdays}
-                loads={loads}
-                today={today}
-                selectedDay={address.day}
-                period={shown.first === range.first && shown.end === range.end ? undefined : shown}
-                onOpenDay={onOpenDay}
-              />
-            ))}
-      </ScrollView>
+      <Months
+        onRoom={onRoom}
+        columnGap={columnGap}
+        width={width}
+        months={months}
+        monthWidth={monthWidth}
+        weekHeight={weekHeight}
+        weekdays={weekdays}
+        loads={loads}
+        today={today}
+        address={address}
+        shown={shown}
+        range={range}
+        onOpenDay={onOpenDay}
+      />
       <HeatLegend isTitled={isRoomy} />
     </GridFrame>
+  );
+}
+
+/** The months of the year. */
+function Months({
+  onRoom,
+  columnGap,
+  width,
+  months,
+  monthWidth,
+  weekHeight,
+  weekdays,
+  loads,
+  today,
+  address,
+  shown,
+  range,
+  onOpenDay,
+}: {
+  onRoom: (event: LayoutChangeEvent) => void;
+  columnGap: number;
+  width: number;
+  months: readonly MonthGrid[];
+  monthWidth: number;
+  weekHeight: number;
+  weekdays: readonly string[];
+  loads: ReadonlyMap<number, DayLoad>;
+  today: number;
+  address: PlanAddress;
+  shown: DayRange;
+  range: DayRange;
+  onOpenDay: (day: number) => void;
+}) {
+  return (
+    <ScrollView
+      onLayout={onRoom}
+      style={styles.scroller}
+      contentContainerStyle={[styles.months, { columnGap }]}
+    >
+      {width === 0
+        ? null
+        : months.map((month) => (
+            <MonthHeat
+              key={month.month}
+              grid={month}
+              width={monthWidth}
+              weekHeight={weekHeight}
+              weekdays={weekdays}
+              loads={loads}
+              today={today}
+              selectedDay={address.day}
+              period={shown.first === range.first && shown.end === range.end ? undefined : shown}
+              onOpenDay={onOpenDay}
+            />
+          ))}
+    </ScrollView>
   );
 }
 

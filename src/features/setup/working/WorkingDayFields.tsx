@@ -1,8 +1,8 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { type WorkingDay, WORKPLACES } from '@/core/model/settings';
+import { type WorkingDay, type WorkingSpan, WORKPLACES } from '@/core/model/settings';
 import { nextSpan } from '@/core/time/workingPattern';
-import { useFormOf } from '@/ui/forms/useFormOf';
+import { type FormOf, useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { TimeField } from '@/ui/primitives/dates/TimeField';
@@ -68,68 +68,104 @@ export function WorkingDayFields({ name, day, onChange, children }: WorkingDayFi
         },
       })}
     >
-      <View style={styles.head}>
-        <AppText weight="700" style={styles.name}>
-          {name}
-        </AppText>
-        <View style={styles.place}>
-          <SelectField
-            label={said.placeOf(name)}
-            hideLabel
-            value={draft.place}
-            options={[...WORKPLACES, 'off' as const].map((value) => ({ value, label: said.places[value] }))}
-            onChange={(value) => {
-              const place = value as WorkingDayDraft['place'];
-              const first = nextSpan([]);
-              set('place', place);
-              if (place !== 'off' && draft.spans.length === 0 && first) set('spans', [textsOfSpan(first)]);
-              keep();
-            }}
-          />
-        </View>
-      </View>
+      <PlaceField name={name} draft={draft} set={set} keep={keep} />
       {draft.place === 'off' ? null : (
-        <View style={styles.spans}>
-          {draft.spans.map((span, index) => (
-            <View key={index} style={styles.span}>
-              {(['from', 'to'] as const).map((edge) => (
-                <View key={edge} style={styles.time}>
-                  <TimeField
-                    label={said[edge](name, index + 1)}
-                    hideLabel
-                    narrow
-                    value={span[edge]}
-                    onChange={(text) => setTime(index, edge, text)}
-                  />
-                </View>
-              ))}
-              {draft.spans.length > 1 ? (
-                <Button
-                  kind="quiet"
-                  icon="close"
-                  iconOnly
-                  label={said.removeHours(name, index + 1)}
-                  onPress={() => setSpans(draft.spans.filter((_, at) => at !== index))}
-                />
-              ) : null}
-            </View>
-          ))}
-          {more ? (
-            <Button
-              kind="quiet"
-              icon="plus"
-              label={said.addTo(name)}
-              shown={said.add}
-              onPress={() => setSpans([...draft.spans, textsOfSpan(more)])}
-            />
-          ) : null}
-        </View>
+        <SpanFields draft={draft} name={name} setTime={setTime} setSpans={setSpans} more={more} />
       )}
       {children}
       {problem ? (
         <AppText tone="error" role="alert" style={styles.problem}>
           {problem}
         </AppText>
+      ) : null}
+    </View>
+  );
+}
+
+/** The day, and where one works on it. */
+function PlaceField({
+  name,
+  draft,
+  set,
+  keep,
+}: {
+  name: string;
+  draft: WorkingDayDraft;
+  set: FormOf<WorkingDayDraft, WorkingDay>['set'];
+  keep: () => void;
+}) {
+  return (
+    <View style={styles.head}>
+      <AppText weight="700" style={styles.name}>
+        {name}
+      </AppText>
+      <View style={styles.place}>
+        <SelectField
+          label={said.placeOf(name)}
+          hideLabel
+          value={draft.place}
+          options={[...WORKPLACES, 'off' as const].map((value) => ({ value, label: said.places[value] }))}
+          onChange={(value) => {
+            const place = value as WorkingDayDraft['place'];
+            const first = nextSpan([]);
+            set('place', place);
+            if (place !== 'off' && draft.spans.length === 0 && first) set('spans', [textsOfSpan(first)]);
+            keep();
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** The hours of a day. */
+function SpanFields({
+  draft,
+  name,
+  setTime,
+  setSpans,
+  more,
+}: {
+  draft: WorkingDayDraft;
+  name: string;
+  setTime: (index: number, edge: 'from' | 'to', text: string) => void;
+  setSpans: (spans: readonly { from: string; to: string }[]) => void;
+  more: WorkingSpan | undefined;
+}) {
+  return (
+    <View style={styles.spans}>
+      {draft.spans.map((span, index) => (
+        <View key={index} style={styles.span}>
+          {(['from', 'to'] as const).map((edge) => (
+            <View key={edge} style={styles.time}>
+              <TimeField
+                label={said[edge](name, index + 1)}
+                hideLabel
+                narrow
+                value={span[edge]}
+                onChange={(text) => setTime(index, edge, text)}
+              />
+            </View>
+          ))}
+          {draft.spans.length > 1 ? (
+            <Button
+              kind="quiet"
+              icon="close"
+              iconOnly
+              label={said.removeHours(name, index + 1)}
+              onPress={() => setSpans(draft.spans.filter((_, at) => at !== index))}
+            />
+          ) : null}
+        </View>
+      ))}
+      {more ? (
+        <Button
+          kind="quiet"
+          icon="plus"
+          label={said.addTo(name)}
+          shown={said.add}
+          onPress={() => setSpans([...draft.spans, textsOfSpan(more)])}
+        />
       ) : null}
     </View>
   );

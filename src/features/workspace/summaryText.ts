@@ -1,0 +1,14 @@
+import type { Summary } from '@/core/change/patch';
+import type { FilesFailure } from '@/store';
+import { words } from '@/ui/words';
+
+/** What a patch did, in words. */
+export function summaryText({ what, count, name, dropped, left, into }: Summary): string {
+  const said = words.summaries[what](count, name || words.entry.noTitle, into ?? '');
+  const further = [dropped ? words.droppedChanges(dropped) : '', left ? words.leftOut(left) : ''];
+  return [said, ...further.filter(Boolean)].join('. ');
+}
+
+/** Why files or a change were not kept, in words. */
+export const failureText = (failure: FilesFailure): string =>
+  failure === 'no-room' ? words.failures['no-room'] : words.failures['storage-failed'](1);
