@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { attachmentsBySize, removeAttachments } from '@/core/change/attachmentChanges';
+import { attachmentsBySize, removeAttachments, type AttachmentUse } from '@/core/change/attachmentChanges';
 import { useCommands } from '@/features/workspace';
 import { useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
@@ -12,6 +12,7 @@ import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { useAttachedFile } from './useAttachedFile';
 import type { Attachment } from '@/core/model/attachment';
+import type { State } from '@/core/model/state';
 
 const said = exchangeWords.attachments;
 const SHOWN = 50;
@@ -19,7 +20,6 @@ const SHOWN = 50;
 /** All attached files, largest first; several are chosen and removed at once. */
 export function AttachmentSection() {
   const state = useSnapshot((snapshot) => snapshot.state);
-  const { commit, context } = useCommands();
   const { save } = useAttachedFile();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const uses = attachmentsBySize(state);
@@ -58,27 +58,45 @@ export function AttachmentSection() {
         ))}
       </View>
       {uses.length > 0 ? (
-        <View style={styles.actions}>
-          <Button
-            label={there.size === uses.length ? said.chooseNone : said.chooseAll}
-            onPress={() =>
-              setChosen(
-                there.size === uses.length ? new Set() : new Set(uses.map(({ attachment }) => attachment.id)),
-              )
-            }
-          />
-          <Button
-            kind="danger"
-            icon="delete-outline"
-            label={said.removeChosen(there.size)}
-            disabled={there.size === 0}
-            onPress={() => {
-              commit(removeAttachments(state, there, context()));
-              setChosen(new Set());
-            }}
-          />
-        </View>
+        <ChosenActions there={there} uses={uses} setChosen={setChosen} state={state} />
       ) : null}
+    </View>
+  );
+}
+
+/** What is chosen, and what can be done with it. */
+function ChosenActions({
+  there,
+  uses,
+  setChosen,
+  state,
+}: {
+  there: ReadonlySet<string>;
+  uses: readonly AttachmentUse[];
+  setChosen: (next: ReadonlySet<string>) => void;
+  state: State;
+}) {
+  const { commit, context } = useCommands();
+  return (
+    <View style={styles.actions}>
+      <Button
+        label={there.size === uses.length ? said.chooseNone : said.chooseAll}
+        onPress={() =>
+          setChosen(
+            there.size === uses.length ? new Set() : new Set(uses.map(({ attachment }) => attachment.id)),
+          )
+        }
+      />
+      <Button
+        kind="danger"
+        icon="delete-outline"
+        label={said.removeChosen(there.size)}
+        disabled={there.size === 0}
+        onPress={() => {
+          commit(removeAttachments(state, there, context()));
+          setChosen(new Set());
+        }}
+      />
     </View>
   );
 }

@@ -3,6 +3,7 @@ import { Suspense, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings, placeCalendar } from '@/core/change/calendarChanges';
 import { type Calendar, CALENDAR_GROUPS, groupOf } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/entry';
 import { SubscribeSheet } from '@/features/feeds';
 import { exportSheet } from '@/features/interchange';
 import { PublishSheet } from '@/features/publish';
@@ -25,6 +26,27 @@ type Open =
   | { sheet: 'export' | 'publish' | 'merge' | 'delete'; calendar: Calendar }
   | { sheet: 'subscribe' };
 
+/** How many entries each calendar has. */
+function countsOf(entries: Iterable<CalendarEvent>): ReadonlyMap<string, number> {
+  const found = new Map<string, number>();
+  for (const { calendarId } of entries) found.set(calendarId, (found.get(calendarId) ?? 0) + 1);
+  return found;
+}
+
+/** Where among all calendars one stands that is given a place in its group. */
+function indexInAll(
+  calendars: readonly Calendar[],
+  id: string,
+  group: readonly Calendar[],
+  at: number,
+): number {
+  const others = group.filter((calendar) => calendar.id !== id);
+  const rest = calendars.filter((calendar) => calendar.id !== id);
+  const before = others[at];
+  const last = others.at(-1);
+  return before ? rest.indexOf(before) : last ? rest.indexOf(last) + 1 : rest.length;
+}
+
 /** All calendars in the person's order, in their groups, with what can be done to each. */
 export function CalendarList() {
   const calendars = useCalendars();
@@ -36,24 +58,14 @@ export function CalendarList() {
     const calendar = calendars.find(({ id }) => id === asked);
     return calendar ? { sheet: 'edit', calendar } : null;
   });
-  const close = () => setOpen(null);
-  const counts = useMemo(() => {
-    const found = new Map<string, number>();
-    for (const entry of state.entries.values())
-      found.set(entry.calendarId, (found.get(entry.calendarId) ?? 0) + 1);
-    return found;
-  }, [state.entries]);
+  const counts = useMemo(() => countsOf(state.entries.values()), [state.entries]);
   const groups = CALENDAR_GROUPS.map((group) => ({
     group,
     members: calendars.filter((calendar) => groupOf(calendar) === group),
   })).filter(({ members }) => members.length > 0);
 
   const place = (id: string, group: readonly Calendar[], at: number) => {
-    const others = group.filter((calendar) => calendar.id !== id);
-    const rest = calendars.filter((calendar) => calendar.id !== id);
-    const before = others[at];
-    const last = others.at(-1);
-    const index = before ? rest.indexOf(before) : last ? rest.indexOf(last) + 1 : rest.length;
+    const index = indexInAll(calendars, id, group, at);
     const patch = placeCalendar(state, id, index, context());
     if (patch) commit(patch);
   };
@@ -90,6 +102,26 @@ export function CalendarList() {
         />
       ))}
       <NewCalendars setOpen={setOpen} />
+      <OpenSheet open={open} counts={counts} close={() => setOpen(null)} />
+    </View>
+  );
+}
+
+/** The sheet that is open over the list. */
+function OpenSheet({
+  open,
+  counts,
+  close,
+}: {
+  open: Open | null;
+  counts: ReadonlyMap<string, number>;
+  close: () => void;
+}) {
+  return (
+    <Suspense fallback={null}>
+      {open?.sheet === 'export' ? <exportSheet.Later calendarId={open.calendar.id} onClose={close} /> : null}
+      {open?.sheet === 'subscribe' ? <SubscribeSheet onClose={close} /> : null}
+      {open?.sheet === 'publish' ? <PublishSheet calendarId={open.calendar.id} onClose={close} /> : null}
       {open?.sheet === 'edit' ? <CalendarSheet calendar={open.calendar} onClose={close} /> : null}
       {open?.sheet === 'delete' ? (
         <DeleteCalendarSheet
@@ -99,14 +131,7 @@ export function CalendarList() {
         />
       ) : null}
       {open?.sheet === 'merge' ? <MergeSheet calendar={open.calendar} onClose={close} /> : null}
-      <Suspense fallback={null}>
-        {open?.sheet === 'export' ? (
-          <exportSheet.Later calendarId={open.calendar.id} onClose={close} />
-        ) : null}
-        {open?.sheet === 'subscribe' ? <SubscribeSheet onClose={close} /> : null}
-        {open?.sheet === 'publish' ? <PublishSheet calendarId={open.calendar.id} onClose={close} /> : null}
-      </Suspense>
-    </View>
+    </Suspense>
   );
 }
 

@@ -53,15 +53,6 @@ export function CalendarRow({ calendar, count, isTarget, offset, onAction }: Cal
     setAnchor(null);
     onAction(action);
   };
-  const menu: { action: CalendarAction; label: string; isShown: boolean }[] = [
-    { action: 'target', label: words.calendars.makeTarget, isShown: !isClosed && !isTarget },
-    { action: 'up', label: said.up, isShown: true },
-    { action: 'down', label: said.down, isShown: true },
-    { action: 'export', label: `${words.calendars.export} …`, isShown: true },
-    { action: 'publish', label: `${exchangeWords.publish.action} …`, isShown: !calendar.feed },
-    { action: 'merge', label: `${exchangeWords.merge.action} …`, isShown: true },
-    { action: 'delete', label: `${words.calendars.delete} …`, isShown: true },
-  ];
   return (
     <View
       role="group"
@@ -96,7 +87,13 @@ export function CalendarRow({ calendar, count, isTarget, offset, onAction }: Cal
         setAnchor={setAnchor}
       />
       {anchor ? (
-        <RowMenu anchor={anchor} calendar={calendar} setAnchor={setAnchor} menu={menu} act={act} />
+        <RowMenu
+          anchor={anchor}
+          calendar={calendar}
+          isTarget={isTarget}
+          onClose={() => setAnchor(null)}
+          act={act}
+        />
       ) : null}
     </View>
   );
@@ -106,18 +103,27 @@ export function CalendarRow({ calendar, count, isTarget, offset, onAction }: Cal
 function RowMenu({
   anchor,
   calendar,
-  setAnchor,
-  menu,
+  isTarget,
+  onClose,
   act,
 }: {
   anchor: Anchor;
   calendar: Calendar;
-  setAnchor: (next: Anchor | null) => void;
-  menu: { action: CalendarAction; label: string; isShown: boolean }[];
+  isTarget: boolean;
+  onClose: () => void;
   act: (action: CalendarAction) => () => void;
 }) {
+  const menu: { action: CalendarAction; label: string; isShown: boolean }[] = [
+    { action: 'target', label: words.calendars.makeTarget, isShown: !isReadOnly(calendar) && !isTarget },
+    { action: 'up', label: said.up, isShown: true },
+    { action: 'down', label: said.down, isShown: true },
+    { action: 'export', label: `${words.calendars.export} …`, isShown: true },
+    { action: 'publish', label: `${exchangeWords.publish.action} …`, isShown: !calendar.feed },
+    { action: 'merge', label: `${exchangeWords.merge.action} …`, isShown: true },
+    { action: 'delete', label: `${words.calendars.delete} …`, isShown: true },
+  ];
   return (
-    <Popover anchor={anchor} label={said.more(calendar.name)} onClose={() => setAnchor(null)}>
+    <Popover anchor={anchor} label={said.more(calendar.name)} onClose={onClose}>
       {menu
         .filter(({ isShown }) => isShown)
         .map(({ action, label }) => (

@@ -49,12 +49,7 @@ export function EntryPanel({
       : undefined;
   return (
     <View style={styles.panel}>
-      <View style={styles.calendar}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-        <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
-          {[calendar?.name, ...chosenWords(event)].filter(Boolean).join(' · ')}
-        </AppText>
-      </View>
+      <CalendarLine calendar={calendar} event={event} />
       <TitleText>{event.title || words.entry.noTitle}</TitleText>
       <When event={event} zone={homeZone} />
       {recurrence && series ? (
@@ -87,6 +82,18 @@ export function EntryPanel({
       <Suspense fallback={null}>
         <entryMore.Later occurrenceKey={occurrenceKey} target={target} event={event} />
       </Suspense>
+    </View>
+  );
+}
+
+/** The calendar of an entry, and what was chosen of it. */
+function CalendarLine({ calendar, event }: { calendar: Calendar | undefined; event: CalendarEvent }) {
+  return (
+    <View style={styles.calendar}>
+      <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+      <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
+        {[calendar?.name, ...chosenWords(event)].filter(Boolean).join(' · ')}
+      </AppText>
     </View>
   );
 }

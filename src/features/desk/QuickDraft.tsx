@@ -75,12 +75,19 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
         options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(calendarId) => workspace.editFields(inCalendar(fields, calendarId, calendars, settings))}
       />
-      <StickyActions>
-        <Button kind="primary" label={words.actions.save} onPress={save} />
-        <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
-        <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
-      </StickyActions>
+      <DraftActions save={save} />
     </View>
+  );
+}
+
+/** What can be done with a draft. */
+function DraftActions({ save }: { save: () => void }) {
+  return (
+    <StickyActions>
+      <Button kind="primary" label={words.actions.save} onPress={save} />
+      <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
+      <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
+    </StickyActions>
   );
 }
 

@@ -38,9 +38,7 @@ interface WhenFieldsProps {
 
 /** When it is: whole days or hours, start and end, and the time zone of each. */
 export function WhenFields({ control, setValue, isNew }: WhenFieldsProps) {
-  const settings = useSettings();
-  const { homeZone } = settings;
-  const home = zoneLabel(settings, homeZone);
+  const { homeZone } = useSettings();
   const form = useWatch({ control }) as EventForm;
   // While a start is half-typed, the length is that of the last one that could be read.
   const isRead = timesOf(form) !== undefined;
@@ -69,13 +67,6 @@ export function WhenFields({ control, setValue, isNew }: WhenFieldsProps) {
       if (time.zone !== form.zone) setValue('endZone', time.zone);
     }
   };
-  const local = (date: string, time: string, zone: string) => {
-    const wall = parseLocal(`${date}T${time}`);
-    if (zone === homeZone || zone === FLOATING || !isKnownZone(zone) || !times) return undefined;
-    return timeText(instantToWall(homeZone, wallToInstant(zone, wall)));
-  };
-  const startLocal = form.allDay ? undefined : local(form.startDate, form.startTime, form.zone);
-  const endLocal = form.allDay ? undefined : local(form.endDate, form.endTime, form.endZone);
   return (
     <View style={styles.fields}>
       <Controller
@@ -88,123 +79,179 @@ export function WhenFields({ control, setValue, isNew }: WhenFieldsProps) {
           </View>
         )}
       />
-      <View style={styles.pair}>
-        <Controller
-          control={control}
-          name="startDate"
-          render={({ field, fieldState }) => (
-            <DateField
-              label={words.editor.startDate}
-              value={field.value}
-              onChange={(startDate) => setStart({ startDate, startTime: form.startTime })}
-              error={fieldState.error?.message}
-            />
-          )}
-        />
-        {form.allDay ? null : (
-          <Controller
-            control={control}
-            name="startTime"
-            render={({ field, fieldState }) => (
-              <TimeField
-                label={words.editor.startTime}
-                value={field.value}
-                onChange={(startTime) => setStart({ startDate: form.startDate, startTime })}
-                error={fieldState.error?.message}
-              />
-            )}
-          />
-        )}
-      </View>
-      <View style={styles.pair}>
-        <Controller
-          control={control}
-          name="endDate"
-          render={({ field, fieldState }) => (
-            <DateField
-              label={words.editor.endDate}
-              value={field.value}
-              onChange={field.onChange}
-              error={fieldState.error?.message}
-            />
-          )}
-        />
-        {form.allDay ? null : (
-          <Controller
-            control={control}
-            name="endTime"
-            render={({ field, fieldState }) => (
-              <TimeField
-                label={words.editor.endTime}
-                value={field.value}
-                onChange={field.onChange}
-                error={fieldState.error?.message}
-              />
-            )}
-          />
-        )}
-        {lengths ? (
-          <SelectField
-            label={words.editor.length}
-            narrow
-            value={String(lengths.length)}
-            options={lengths.offered.map((length) => ({ value: String(length), label: lengthText(length) }))}
-            onChange={(length) => {
-              const end = endAfterLength(form, Number(length));
-              setValue('endDate', end.endDate, { shouldDirty: true });
-              setValue('endTime', end.endTime, { shouldDirty: true });
-            }}
-            testID="editor-length"
-          />
-        ) : null}
-      </View>
+      <StartFields control={control} setStart={setStart} form={form} />
+      <EndFields control={control} form={form} lengths={lengths} setValue={setValue} />
       {times ? (
         <>
           <ClockNoteRow time={times.start} onTake={takeInstead('start')} />
           <ClockNoteRow time={times.end} onTake={takeInstead('end')} />
         </>
       ) : null}
-      {form.allDay ? null : (
-        <View style={styles.pair}>
-          <Controller
-            control={control}
-            name="zone"
-            render={({ field, fieldState }) => (
-              <View style={styles.half}>
-                <ZoneField
-                  label={words.editor.zone}
-                  value={field.value}
-                  none={NO_ZONE}
-                  testID="zone"
-                  onChange={(zone) => {
-                    if (form.endZone === form.zone || zone === FLOATING) setValue('endZone', zone);
-                    field.onChange(zone);
-                  }}
-                  error={fieldState.error?.message}
-                  hint={startLocal && words.editor.localTime(startLocal, home)}
-                />
-              </View>
-            )}
+      {form.allDay ? null : <ZoneFields control={control} form={form} setValue={setValue} />}
+    </View>
+  );
+}
+
+/** What the clock at home shows at a time of another zone; nothing while that can't be read. */
+function localTime(form: EventForm, local: string, zone: string, homeZone: string): string | undefined {
+  if (zone === homeZone || zone === FLOATING || !isKnownZone(zone) || !timesOf(form)) return undefined;
+  return timeText(instantToWall(homeZone, wallToInstant(zone, parseLocal(local))));
+}
+
+/** The zones of its start and its end. */
+function ZoneFields({
+  control,
+  form,
+  setValue,
+}: {
+  control: Control<EventForm>;
+  form: EventForm;
+  setValue: UseFormSetValue<EventForm>;
+}) {
+  const settings = useSettings();
+  const hintOf = (date: string, time: string, zone: string): string | undefined => {
+    const local = localTime(form, `${date}T${time}`, zone, settings.homeZone);
+    return local && words.editor.localTime(local, zoneLabel(settings, settings.homeZone));
+  };
+  return (
+    <View style={styles.pair}>
+      <Controller
+        control={control}
+        name="zone"
+        render={({ field, fieldState }) => (
+          <View style={styles.half}>
+            <ZoneField
+              label={words.editor.zone}
+              value={field.value}
+              none={NO_ZONE}
+              testID="zone"
+              onChange={(zone) => {
+                if (form.endZone === form.zone || zone === FLOATING) setValue('endZone', zone);
+                field.onChange(zone);
+              }}
+              error={fieldState.error?.message}
+              hint={hintOf(form.startDate, form.startTime, form.zone)}
+            />
+          </View>
+        )}
+      />
+      {form.zone === FLOATING ? null : (
+        <Controller
+          control={control}
+          name="endZone"
+          render={({ field, fieldState }) => (
+            <View style={styles.half}>
+              <ZoneField
+                label={words.editor.endZone}
+                value={field.value}
+                testID="end-zone"
+                onChange={field.onChange}
+                error={fieldState.error?.message}
+                hint={hintOf(form.endDate, form.endTime, form.endZone)}
+              />
+            </View>
+          )}
+        />
+      )}
+    </View>
+  );
+}
+
+/** When it ends, or how long it takes. */
+function EndFields({
+  control,
+  form,
+  lengths,
+  setValue,
+}: {
+  control: Control<EventForm>;
+  form: EventForm;
+  lengths: ReturnType<typeof lengthsOf>;
+  setValue: UseFormSetValue<EventForm>;
+}) {
+  return (
+    <View style={styles.pair}>
+      <Controller
+        control={control}
+        name="endDate"
+        render={({ field, fieldState }) => (
+          <DateField
+            label={words.editor.endDate}
+            value={field.value}
+            onChange={field.onChange}
+            error={fieldState.error?.message}
           />
-          {form.zone === FLOATING ? null : (
-            <Controller
-              control={control}
-              name="endZone"
-              render={({ field, fieldState }) => (
-                <View style={styles.half}>
-                  <ZoneField
-                    label={words.editor.endZone}
-                    value={field.value}
-                    testID="end-zone"
-                    onChange={field.onChange}
-                    error={fieldState.error?.message}
-                    hint={endLocal && words.editor.localTime(endLocal, home)}
-                  />
-                </View>
-              )}
+        )}
+      />
+      {form.allDay ? null : (
+        <Controller
+          control={control}
+          name="endTime"
+          render={({ field, fieldState }) => (
+            <TimeField
+              label={words.editor.endTime}
+              value={field.value}
+              onChange={field.onChange}
+              error={fieldState.error?.message}
             />
           )}
-        </View>
+        />
+      )}
+      {lengths ? (
+        <SelectField
+          label={words.editor.length}
+          narrow
+          value={String(lengths.length)}
+          options={lengths.offered.map((length) => ({ value: String(length), label: lengthText(length) }))}
+          onChange={(length) => {
+            const end = endAfterLength(form, Number(length));
+            setValue('endDate', end.endDate, { shouldDirty: true });
+            setValue('endTime', end.endTime, { shouldDirty: true });
+          }}
+          testID="editor-length"
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** When it begins. */
+function StartFields({
+  control,
+  setStart,
+  form,
+}: {
+  control: Control<EventForm>;
+  setStart: (start: { startDate: string; startTime: string }) => void;
+  form: EventForm;
+}) {
+  return (
+    <View style={styles.pair}>
+      <Controller
+        control={control}
+        name="startDate"
+        render={({ field, fieldState }) => (
+          <DateField
+            label={words.editor.startDate}
+            value={field.value}
+            onChange={(startDate) => setStart({ startDate, startTime: form.startTime })}
+            error={fieldState.error?.message}
+          />
+        )}
+      />
+      {form.allDay ? null : (
+        <Controller
+          control={control}
+          name="startTime"
+          render={({ field, fieldState }) => (
+            <TimeField
+              label={words.editor.startTime}
+              value={field.value}
+              onChange={(startTime) => setStart({ startDate: form.startDate, startTime })}
+              error={fieldState.error?.message}
+            />
+          )}
+        />
       )}
     </View>
   );

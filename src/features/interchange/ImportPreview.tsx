@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { filesNamed } from '@/core/change/attachmentChanges';
-import { proposeColour, proposeMark } from '@/core/change/calendarChanges';
-import { type ImportPart, importParts, keptOfCalendar } from '@/core/change/importEntries';
+import { importParts } from '@/core/change/importEntries';
 import { spanOf } from '@/core/interchange/icalendar/calendarFile';
 import { DAY } from '@/core/time/civil';
 import { failureText, useCommands } from '@/features/workspace';
@@ -16,10 +15,13 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
+import { calendarNamed, partsInto } from './importTarget';
 import { DoublesChoice } from './DoublesChoice';
 import { useDoubles } from './useDoubles';
 import { type ImportedFile, type Refusal } from './importStep';
 import { useImport } from './useImport';
+import type { CalendarEvent } from '@/core/model/entry';
+import type { Calendar } from '@/core/model/calendar';
 
 const SHOWN_PROBLEMS = 20;
 const NEW = 'new';
@@ -32,7 +34,6 @@ export function ImportPreview({
   parts: readonly ImportedFile[];
   refused: readonly { readonly name: string; readonly reason: Refusal }[];
 }) {
-  const { colours } = useTheme();
   const { store } = useOpenStore();
   const calendars = useCalendars();
   const writable = useWritableCalendars();
@@ -41,10 +42,10 @@ export function ImportPreview({
   const [only] = parts;
   const isOne = parts.length === 1;
   const [newName, setNewName] = useState(only?.title ?? '');
-  const sameName = (name: string) =>
-    writable.find((calendar) => calendar.name.trim().toLowerCase() === name.trim().toLowerCase());
   // What was imported before goes where it went; a second calendar of one name is made on purpose only.
-  const [into, setInto] = useState(() => (isOne ? (sameName(only?.title ?? '')?.id ?? NEW) : NEW));
+  const [into, setInto] = useState(() =>
+    isOne ? (calendarNamed(writable, only?.title ?? '')?.id ?? NEW) : NEW,
+  );
   const events = useMemo(() => parts.flatMap((part) => part.events), [parts]);
   const span = useMemo(() => spanOf(events), [events]);
   const doubles = useDoubles(events);
@@ -56,27 +57,10 @@ export function ImportPreview({
   );
   const nameMissing = isOne && into === NEW && newName.trim() === '';
 
-  const partsInto = (): ImportPart[] => {
-    const marks = calendars.map(({ mark }) => mark);
-    const taken = calendars.map(({ colour }) => colour);
-    return parts.map((part): ImportPart => {
-      const preserved = keptOfCalendar(part.preserved);
-      if (into !== NEW) return { events: part.events, into: { calendarId: into, preserved } };
-      const name = (isOne ? newName : part.title).trim() || words.calendars.title;
-      const there = isOne ? undefined : sameName(name);
-      if (there) return { events: part.events, into: { calendarId: there.id, preserved } };
-      const mark = proposeMark(name, marks);
-      const colour = part.colour && !taken.includes(part.colour) ? part.colour : proposeColour(taken);
-      marks.push(mark);
-      taken.push(colour);
-      const { description } = part;
-      const newCalendar = { name, description, mark, colour, ...(preserved ? { preserved } : {}) };
-      return { events: part.events, into: { newCalendar } };
-    });
-  };
+  const target = into === NEW ? { newName: isOne ? newName : undefined } : { calendarId: into };
   const save = async () => {
     const { state } = store.getSnapshot();
-    const patch = importParts(state, partsInto(), context(), doubles.chosen(state));
+    const patch = importParts(state, partsInto(parts, target, calendars), context(), doubles.chosen(state));
     await new Promise((resolve) => setTimeout(resolve));
     const kept = filesNamed(patch);
     const files = new Map(parts.flatMap((part) => [...part.files]).filter(([id]) => kept.has(id)));
@@ -106,7 +90,7 @@ export function ImportPreview({
       : beyond > 0
         ? exchangeWords.import.goBeyond(beyond)
         : exchangeWords.import.goNothing;
-  const nameTaken = isOne && into === NEW ? sameName(newName) : undefined;
+  const nameTaken = isOne && into === NEW ? calendarNamed(writable, newName) : undefined;
   return (
     <Sheet
       title={exchangeWords.import.title}
@@ -118,32 +102,16 @@ export function ImportPreview({
         disabled: count + beyond === 0 || nameMissing || nameTaken !== undefined || doubles.isLooking,
       }}
     >
-      <View style={styles.group}>
-        <AppText tone="quiet" numberOfLines={2}>
-          {isOne ? only?.name : exchangeWords.import.several(parts.length)}
-        </AppText>
-        {isOne
-          ? null
-          : parts.map((part) => (
-              <AppText
-                key={part.name}
-              >{`${part.name}: ${words.calendars.entries(part.events.length)}`}</AppText>
-            ))}
-        <AppText size="large" weight="700">
-          {events.length === 0
-            ? exchangeWords.import.nothing
-            : exchangeWords.import.found(events.length - series - changed, series, changed)}
-        </AppText>
-        {span ? (
-          <AppText tone="quiet">
-            {exchangeWords.import.span(
-              dateText(Math.floor(span.first / DAY)),
-              dateText(Math.floor(span.last / DAY)),
-            )}
-          </AppText>
-        ) : null}
-        {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
-      </View>
+      <FilesSummary
+        isOne={isOne}
+        only={only}
+        parts={parts}
+        events={events}
+        series={series}
+        changed={changed}
+        span={span}
+        beyond={beyond}
+      />
       {refused.map(({ name, reason }) => (
         <View key={`${name} ${reason}`} role="alert">
           <AppText weight="700">{exchangeWords.import.refusedFile(name)}</AppText>
@@ -166,55 +134,139 @@ export function ImportPreview({
         testID="import-into"
       />
       {isOne && into === NEW ? (
-        <TextField
-          label={exchangeWords.import.newName}
-          value={newName}
-          onChangeText={setNewName}
-          maxLength={120}
-          error={
-            nameMissing
-              ? words.calendars.nameMissing
-              : nameTaken
-                ? words.calendars.nameTaken(nameTaken.name)
-                : undefined
-          }
+        <NewNameField
+          newName={newName}
+          setNewName={setNewName}
+          nameMissing={nameMissing}
+          nameTaken={nameTaken}
         />
       ) : null}
       <DoublesChoice doubles={doubles} />
-      <View style={[styles.problems, { borderColor: colours.line }]}>
-        <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
-          {problems.length > 0
-            ? exchangeWords.import.problems(problems.length)
-            : refused.length > 0
-              ? exchangeWords.import.noProblemsBeside
-              : exchangeWords.import.noProblems}
-        </AppText>
-        {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
-          <View key={index} style={styles.problem}>
-            <AppText figures weight="500" style={styles.line}>
-              {exchangeWords.import.line(problem.line)}
-            </AppText>
-            <View style={styles.shrink}>
-              <AppText>
-                {problem.form === 'ics'
-                  ? exchangeWords.import.codes[problem.code]
-                  : exchangeWords.import.rowCodes[problem.code]}
-              </AppText>
-              {problem.detail || problem.file ? (
-                <AppText size="small" tone="quiet" numberOfLines={2}>
-                  {[problem.file, problem.detail].filter(Boolean).join(' · ')}
-                </AppText>
-              ) : null}
-            </View>
-          </View>
-        ))}
-        {problems.length > SHOWN_PROBLEMS ? (
-          <AppText tone="quiet">
-            {exchangeWords.import.moreProblems(problems.length - SHOWN_PROBLEMS)}
-          </AppText>
-        ) : null}
-      </View>
+      <Problems problems={problems} refused={refused} />
     </Sheet>
+  );
+}
+
+/** What a new calendar is called. */
+function NewNameField({
+  newName,
+  setNewName,
+  nameMissing,
+  nameTaken,
+}: {
+  newName: string;
+  setNewName: (next: string) => void;
+  nameMissing: boolean;
+  nameTaken: Calendar | undefined;
+}) {
+  return (
+    <TextField
+      label={exchangeWords.import.newName}
+      value={newName}
+      onChangeText={setNewName}
+      maxLength={120}
+      error={
+        nameMissing
+          ? words.calendars.nameMissing
+          : nameTaken
+            ? words.calendars.nameTaken(nameTaken.name)
+            : undefined
+      }
+    />
+  );
+}
+
+/** What of the files could not be read. */
+function Problems({
+  problems,
+  refused,
+}: {
+  problems: readonly (ImportedFile['problems'][number] & { readonly file: string })[];
+  refused: readonly { readonly name: string; readonly reason: Refusal }[];
+}) {
+  const { colours } = useTheme();
+  return (
+    <View style={[styles.problems, { borderColor: colours.line }]}>
+      <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
+        {problems.length > 0
+          ? exchangeWords.import.problems(problems.length)
+          : refused.length > 0
+            ? exchangeWords.import.noProblemsBeside
+            : exchangeWords.import.noProblems}
+      </AppText>
+      {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
+        <View key={index} style={styles.problem}>
+          <AppText figures weight="500" style={styles.line}>
+            {exchangeWords.import.line(problem.line)}
+          </AppText>
+          <View style={styles.shrink}>
+            <AppText>
+              {problem.form === 'ics'
+                ? exchangeWords.import.codes[problem.code]
+                : exchangeWords.import.rowCodes[problem.code]}
+            </AppText>
+            {problem.detail || problem.file ? (
+              <AppText size="small" tone="quiet" numberOfLines={2}>
+                {[problem.file, problem.detail].filter(Boolean).join(' · ')}
+              </AppText>
+            ) : null}
+          </View>
+        </View>
+      ))}
+      {problems.length > SHOWN_PROBLEMS ? (
+        <AppText tone="quiet">{exchangeWords.import.moreProblems(problems.length - SHOWN_PROBLEMS)}</AppText>
+      ) : null}
+    </View>
+  );
+}
+
+/** What the files hold. */
+function FilesSummary({
+  isOne,
+  only,
+  parts,
+  events,
+  series,
+  changed,
+  span,
+  beyond,
+}: {
+  isOne: boolean;
+  only: ImportedFile | undefined;
+  parts: readonly ImportedFile[];
+  events: readonly CalendarEvent[];
+  series: number;
+  changed: number;
+  span: { first: number; last: number } | undefined;
+  beyond: number;
+}) {
+  return (
+    <View style={styles.group}>
+      <AppText tone="quiet" numberOfLines={2}>
+        {isOne ? only?.name : exchangeWords.import.several(parts.length)}
+      </AppText>
+      {isOne
+        ? null
+        : parts.map((part) => (
+            <AppText
+              key={part.name}
+            >{`${part.name}: ${words.calendars.entries(part.events.length)}`}</AppText>
+          ))}
+      <AppText size="large" weight="700">
+        {events.length === 0
+          ? exchangeWords.import.nothing
+          : exchangeWords.import.found(events.length - series - changed, series, changed)}
+      </AppText>
+      {span ? (
+        <AppText tone="quiet">
+          {exchangeWords.import.span(
+            dateText(Math.floor(span.first / DAY)),
+            dateText(Math.floor(span.last / DAY)),
+          )}
+        </AppText>
+      ) : null}
+      {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
+    </View>
   );
 }
 

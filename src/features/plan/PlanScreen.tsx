@@ -11,6 +11,7 @@ import { DAY } from '@/core/time/civil';
 import { DraftBar, sideOf, useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
 import {
+  type DaysAnswer,
   type DaysOptions,
   useDays,
   useFolded,
@@ -47,6 +48,7 @@ import { usePlanRange } from './usePlanRange';
 import { useStartPreset } from './presets/useStartPreset';
 import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
+import type { Calendar } from '@/core/model/calendar';
 
 const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
 export const preloadPanels = (): Promise<unknown> =>
@@ -161,15 +163,15 @@ function Plan() {
         <LoadStrip days={days} today={today} options={options} {...stripActions} visits={actions.visits} />
       )}
       {chipsFolded && !isLow ? null : (
-        <View style={styles.chipRow}>
-          <CalendarChips
-            calendars={calendars}
-            hidden={hidden}
-            minutes={asksItself ? undefined : answer?.calendarMinutes}
-            onHiddenChange={hide}
-          />
-          {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
-        </View>
+        <ChipRow
+          calendars={calendars}
+          hidden={hidden}
+          asksItself={asksItself}
+          answer={answer}
+          hide={hide}
+          toolsInTitle={toolsInTitle}
+          wide={wide}
+        />
       )}
       <FilterLine
         address={address}
@@ -245,13 +247,13 @@ function Plan() {
               onSelectDay={actions.selectDay}
             />
           </PartBoundary>
-          <ViewState
+          <ViewStateOf
             isLoading={isLoading}
             failed={failed}
-            empty={!isEmpty ? undefined : allHidden ? 'all-hidden' : isFiltered ? 'filtered' : 'nothing'}
-            onRetry={retry}
-            onShowAll={() => to({ hidden: [] })}
-            onClearFilter={() => to({ filter: NO_FILTER })}
+            isEmpty={isEmpty}
+            allHidden={allHidden}
+            isFiltered={isFiltered}
+            retry={retry}
           />
           {isLow ? (
             <FoldedRows button={rowsButton}>
@@ -270,6 +272,67 @@ function Plan() {
           <planMenu.Later address={address} commands={commands} draftCalendar={target} actions={actions} />
         </Suspense>
       ) : null}
+    </View>
+  );
+}
+
+/** What is said over a view that has nothing to show. */
+function ViewStateOf({
+  isLoading,
+  failed,
+  isEmpty,
+  allHidden,
+  isFiltered,
+  retry,
+}: {
+  isLoading: boolean;
+  failed: boolean;
+  isEmpty: boolean | undefined;
+  allHidden: boolean;
+  isFiltered: boolean;
+  retry: () => void;
+}) {
+  const { to } = usePlanAddress();
+  return (
+    <ViewState
+      isLoading={isLoading}
+      failed={failed}
+      empty={!isEmpty ? undefined : allHidden ? 'all-hidden' : isFiltered ? 'filtered' : 'nothing'}
+      onRetry={retry}
+      onShowAll={() => to({ hidden: [] })}
+      onClearFilter={() => to({ filter: NO_FILTER })}
+    />
+  );
+}
+
+/** The calendars, and the tools beside them. */
+function ChipRow({
+  calendars,
+  hidden,
+  asksItself,
+  answer,
+  hide,
+  toolsInTitle,
+  wide,
+}: {
+  calendars: readonly Calendar[];
+  hidden: readonly string[];
+  asksItself: boolean;
+  answer: DaysAnswer | undefined;
+  hide: (next: readonly string[]) => void;
+  toolsInTitle: boolean;
+  wide: boolean;
+}) {
+  const { address } = usePlanAddress();
+  return (
+    <View style={styles.chipRow}>
+      <CalendarChips
+        calendars={calendars}
+        hidden={hidden}
+        minutes={asksItself ? undefined : answer?.calendarMinutes}
+        onHiddenChange={hide}
+      />
+      {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
     </View>
   );
 }

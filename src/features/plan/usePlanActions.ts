@@ -13,13 +13,26 @@ import {
   useWorkspace,
   workspace,
 } from '@/features/workspace';
-import { useOpenStore, useSettings } from '@/store';
+import { type Store, useOpenStore, useSettings } from '@/store';
 import { words } from '@/ui/words';
 import { moveOfKey } from './grid/keyMoves';
 import type { GridActions } from './grid/useGridDrag';
 import { useDraftInPlan } from './useDraftInPlan';
 import { usePlanSteps } from './usePlanSteps';
 import type { PlanRange } from './usePlanRange';
+
+/** Opens an entry with all its fields. The same one that was put aside half-edited is gone on with. */
+function openEntry(store: Store, commands: Commands, key: string): void {
+  const target = targetOfKey(key);
+  const fields = fieldsSeenAt(store.getSnapshot().state, target, commands.context());
+  if (!fields) return;
+  workspace.select(key);
+  const kept = useWorkspace
+    .getState()
+    .aside.findLast((editing) => editing.target && targetKey(editing.target) === key);
+  if (kept) workspace.takeUp(kept);
+  else workspace.edit({ target, fields, before: fields, panel: 'full', changed: false });
+}
 
 /** What can be done in Plan, whatever the view: going about, opening, drafting, moving. */
 export function usePlanActions(
@@ -35,22 +48,7 @@ export function usePlanActions(
 
   const steps = usePlanSteps(address, stepped);
   const { draft, pressEmpty } = useDraftInPlan(zone, target);
-  const open = useCallback(
-    (key: string) => {
-      const { state } = store.getSnapshot();
-      const target = targetOfKey(key);
-      const fields = fieldsSeenAt(state, target, commands.context());
-      if (!fields) return;
-      workspace.select(key);
-      // The same entry that was put aside half-edited is gone on with.
-      const kept = useWorkspace
-        .getState()
-        .aside.findLast((editing) => editing.target && targetKey(editing.target) === key);
-      if (kept) workspace.takeUp(kept);
-      else workspace.edit({ target, fields, before: fields, panel: 'full', changed: false });
-    },
-    [store, commands],
-  );
+  const open = useCallback((key: string) => openEntry(store, commands, key), [store, commands]);
   /** Moves an entry by a key; the view follows where it goes out of sight. */
   const moveByKey = useCallback(
     async (key: string, event: KeyboardEvent) => {

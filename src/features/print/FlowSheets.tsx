@@ -7,6 +7,38 @@ import type { FlowBlock } from './flowBlocks';
 import { classes } from './printClasses';
 import { printArea, SheetFrame } from './SheetFrame';
 
+/** Measures blocks as they will be printed, and parts them into pages. */
+function usePages(
+  blocks: readonly FlowBlock[],
+  area: { readonly width: number; readonly height: number },
+  onPages: ((pages: number) => void) | undefined,
+) {
+  const measure = useRef<HTMLDivElement>(null);
+  const [measured, setMeasured] = useState<{
+    blocks: readonly FlowBlock[];
+    heights: number[];
+    head: number;
+  }>();
+  useLayoutEffect(() => {
+    const box = measure.current;
+    if (!box) return;
+    const [top, ...rest] = [...box.children].map((child) => (child as HTMLElement).offsetHeight);
+    setMeasured({ blocks, heights: rest, head: top ?? 0 });
+  }, [blocks, area.width]);
+  const isMeasured = measured?.blocks === blocks;
+  const pages = isMeasured
+    ? paginate(
+        blocks.map(({ keepsWithNext }, index) => ({ height: measured.heights[index] ?? 0, keepsWithNext })),
+        area.height - measured.head,
+      )
+    : [];
+  const count = pages.length;
+  useLayoutEffect(() => {
+    if (isMeasured) onPages?.(count);
+  }, [isMeasured, count, onPages]);
+  return { measure, pages };
+}
+
 interface FlowSheetsProps {
   blocks: readonly FlowBlock[];
   /** What stands at the top of every page. */
@@ -35,29 +67,7 @@ export function FlowSheets({
   onPages,
 }: FlowSheetsProps) {
   const area = printArea(sheet, smallMonths);
-  const measure = useRef<HTMLDivElement>(null);
-  const [measured, setMeasured] = useState<{
-    blocks: readonly FlowBlock[];
-    heights: number[];
-    head: number;
-  }>();
-  useLayoutEffect(() => {
-    const box = measure.current;
-    if (!box) return;
-    const [top, ...rest] = [...box.children].map((child) => (child as HTMLElement).offsetHeight);
-    setMeasured({ blocks, heights: rest, head: top ?? 0 });
-  }, [blocks, area.width]);
-  const isMeasured = measured?.blocks === blocks;
-  const pages = isMeasured
-    ? paginate(
-        blocks.map(({ keepsWithNext }, index) => ({ height: measured.heights[index] ?? 0, keepsWithNext })),
-        area.height - measured.head,
-      )
-    : [];
-  const count = pages.length;
-  useLayoutEffect(() => {
-    if (isMeasured) onPages?.(count);
-  }, [isMeasured, count, onPages]);
+  const { measure, pages } = usePages(blocks, area, onPages);
   return (
     <>
       <div

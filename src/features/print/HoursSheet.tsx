@@ -134,16 +134,35 @@ function PrintColumn({
           );
         })}
       </div>
-      <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
-        {after.map((occurrence) => (
-          <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
-        ))}
-        {inFull.map((occurrence) => (
-          <div key={occurrence.key} className={classes.outside} style={{ minHeight: LINE - 1 }}>
-            {wholeText(occurrence)}
-          </div>
-        ))}
-      </div>
+      <BelowHours top={top} scale={scale} after={after} paperOf={paperOf} inFull={inFull} />
+    </div>
+  );
+}
+
+/** What lies after the hours, and what has no room among them. */
+function BelowHours({
+  top,
+  scale,
+  after,
+  paperOf,
+  inFull,
+}: {
+  top: number;
+  scale: HoursScale;
+  after: readonly Occurrence[];
+  paperOf: (occurrence: Occurrence) => PrintPaper;
+  inFull: readonly Occurrence[];
+}) {
+  return (
+    <div style={{ position: 'absolute', top: top + hoursHeight(scale) + 1, left: 2, right: 2 }}>
+      {after.map((occurrence) => (
+        <Outside key={occurrence.key} occurrence={occurrence} letters={paperOf(occurrence).letters} />
+      ))}
+      {inFull.map((occurrence) => (
+        <div key={occurrence.key} className={classes.outside} style={{ minHeight: LINE - 1 }}>
+          {wholeText(occurrence)}
+        </div>
+      ))}
     </div>
   );
 }

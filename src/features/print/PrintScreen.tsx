@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { type LayoutChangeEvent, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import type { PeriodSet } from '@/core/model/periodSet';
 import { PAPER_NAMES, sheetSize } from '@/core/layout/paper';
 import { dateString, isRealDate, MINUTE, parseDate } from '@/core/time/civil';
 import { periodAt } from '@/core/time/periods';
@@ -27,10 +28,13 @@ import {
   MOST_DAYS,
   pageRanges,
   PRINT_LAYOUTS,
+  type PrintLayout,
   type PrintOptions,
   rangeForLayout,
 } from './printOptions';
 import { PrintSheets } from './PrintSheets';
+import type { DayRange } from '@/core/layout/views';
+import type { Calendar } from '@/core/model/calendar';
 
 const HOURS = Array.from({ length: 25 }, (_, hour) => hour * 60);
 const SWITCHES = ['notes', 'smallMonths', 'blackAndWhite', 'isAcross'] as const;
@@ -125,83 +129,19 @@ export function PrintScreen() {
             disabled: !answer || isStale,
           }}
         />
-        <ScrollView contentContainerStyle={styles.fields}>
-          <ChoiceRow
-            label={printWords.layout}
-            choices={PRINT_LAYOUTS.map((value) => ({ value, label: printWords.layouts[value] }))}
-            value={layout}
-            onChange={(chosen) =>
-              change({
-                layout: chosen,
-                range: rangeForLayout(chosen, range.first, weekStart),
-                isAcross: isAcrossAtFirst(chosen),
-              })
-            }
-          />
-          <View style={styles.row}>
-            <DateField
-              label={printWords.from}
-              value={dateString(range.first)}
-              onChange={(value) => setDate('first', value)}
-            />
-            <DateField
-              label={printWords.to}
-              value={dateString(range.end - 1)}
-              onChange={(value) => setDate('end', value)}
-              error={range.end - range.first > MOST_DAYS ? printWords.tooLong : undefined}
-            />
-          </View>
-          {periods.length > 0 ? (
-            <View style={styles.row}>
-              {periods.map((period) => (
-                <Button
-                  key={period.set.id}
-                  label={words.presets.thisPeriod(period.set.name)}
-                  onPress={() => change({ range: period.range })}
-                />
-              ))}
-            </View>
-          ) : null}
-          {hasHours ? (
-            <View style={styles.row}>
-              <SelectField
-                label={printWords.fromHour}
-                value={String(options.fromMinute)}
-                options={hourOptions(0, options.toMinute - 60)}
-                onChange={(value) => change({ fromMinute: Number(value) })}
-              />
-              <SelectField
-                label={printWords.toHour}
-                value={String(options.toMinute)}
-                options={hourOptions(options.fromMinute + 60, 1440)}
-                onChange={(value) => change({ toMinute: Number(value) })}
-              />
-            </View>
-          ) : null}
-          <ToggleRow
-            label={words.chips.label}
-            choices={calendars.map(({ id, name }) => ({ value: id, label: name }))}
-            values={calendars.filter(({ id }) => !hidden.includes(id)).map(({ id }) => id)}
-            onChange={(values) =>
-              setHidden(calendars.filter(({ id }) => !values.includes(id)).map(({ id }) => id))
-            }
-          />
-          <ToggleRow
-            label={printWords.with}
-            choices={SWITCHES.map((value) => ({ value, label: printWords.switches[value] }))}
-            values={SWITCHES.filter((value) => options[value])}
-            onChange={(values) => {
-              const changed = SWITCHES.find((value) => values.includes(value) !== options[value]);
-              if (changed) change({ [changed]: !options[changed] });
-            }}
-          />
-          <ChoiceRow
-            label={printWords.paper}
-            choices={PAPER_NAMES.map((value) => ({ value, label: value }))}
-            value={options.paper}
-            onChange={(paper) => change({ paper })}
-          />
-        </ScrollView>
+        <PrintFields
+          layout={layout}
+          change={change}
+          range={range}
+          setDate={setDate}
+          periods={periods}
+          hasHours={hasHours}
+          options={options}
+          hourOptions={hourOptions}
+          calendars={calendars}
+          hidden={hidden}
+          setHidden={setHidden}
+        />
       </View>
       <ScrollView
         role="region"
@@ -217,6 +157,181 @@ export function PrintScreen() {
       <PrintedSheets paper={options.paper} isAcross={options.isAcross}>
         {sheets}
       </PrintedSheets>
+    </View>
+  );
+}
+
+/** What is printed, and how. */
+function PrintFields({
+  layout,
+  change,
+  range,
+  setDate,
+  periods,
+  hasHours,
+  options,
+  hourOptions,
+  calendars,
+  hidden,
+  setHidden,
+}: {
+  layout: PrintLayout;
+  change: (fields: Partial<PrintOptions>) => void;
+  range: DayRange;
+  setDate: (edge: 'first' | 'end', value: string) => void;
+  periods: readonly { set: PeriodSet; range: DayRange }[];
+  hasHours: boolean;
+  options: PrintOptions;
+  hourOptions: (from: number, to: number) => readonly { value: string; label: string }[];
+  calendars: readonly Calendar[];
+  hidden: readonly string[];
+  setHidden: (next: readonly string[]) => void;
+}) {
+  return (
+    <ScrollView contentContainerStyle={styles.fields}>
+      <LayoutField layout={layout} change={change} range={range} />
+      <RangeFields range={range} setDate={setDate} />
+      {periods.length > 0 ? (
+        <View style={styles.row}>
+          {periods.map((period) => (
+            <Button
+              key={period.set.id}
+              label={words.presets.thisPeriod(period.set.name)}
+              onPress={() => change({ range: period.range })}
+            />
+          ))}
+        </View>
+      ) : null}
+      {hasHours ? <HoursFields options={options} hourOptions={hourOptions} change={change} /> : null}
+      <CalendarsField calendars={calendars} hidden={hidden} setHidden={setHidden} />
+      <SwitchesField options={options} change={change} />
+      <ChoiceRow
+        label={printWords.paper}
+        choices={PAPER_NAMES.map((value) => ({ value, label: value }))}
+        value={options.paper}
+        onChange={(paper) => change({ paper })}
+      />
+    </ScrollView>
+  );
+}
+
+/** How the days are laid out. */
+function LayoutField({
+  layout,
+  change,
+  range,
+}: {
+  layout: PrintLayout;
+  change: (fields: Partial<PrintOptions>) => void;
+  range: DayRange;
+}) {
+  const { weekStart } = useSettings();
+  return (
+    <ChoiceRow
+      label={printWords.layout}
+      choices={PRINT_LAYOUTS.map((value) => ({ value, label: printWords.layouts[value] }))}
+      value={layout}
+      onChange={(chosen) =>
+        change({
+          layout: chosen,
+          range: rangeForLayout(chosen, range.first, weekStart),
+          isAcross: isAcrossAtFirst(chosen),
+        })
+      }
+    />
+  );
+}
+
+/** What else is printed. */
+function SwitchesField({
+  options,
+  change,
+}: {
+  options: PrintOptions;
+  change: (fields: Partial<PrintOptions>) => void;
+}) {
+  return (
+    <ToggleRow
+      label={printWords.with}
+      choices={SWITCHES.map((value) => ({ value, label: printWords.switches[value] }))}
+      values={SWITCHES.filter((value) => options[value])}
+      onChange={(values) => {
+        const changed = SWITCHES.find((value) => values.includes(value) !== options[value]);
+        if (changed) change({ [changed]: !options[changed] });
+      }}
+    />
+  );
+}
+
+/** Which calendars are printed. */
+function CalendarsField({
+  calendars,
+  hidden,
+  setHidden,
+}: {
+  calendars: readonly Calendar[];
+  hidden: readonly string[];
+  setHidden: (next: readonly string[]) => void;
+}) {
+  return (
+    <ToggleRow
+      label={words.chips.label}
+      choices={calendars.map(({ id, name }) => ({ value: id, label: name }))}
+      values={calendars.filter(({ id }) => !hidden.includes(id)).map(({ id }) => id)}
+      onChange={(values) => setHidden(calendars.filter(({ id }) => !values.includes(id)).map(({ id }) => id))}
+    />
+  );
+}
+
+/** The hours that are printed. */
+function HoursFields({
+  options,
+  hourOptions,
+  change,
+}: {
+  options: PrintOptions;
+  hourOptions: (from: number, to: number) => readonly { value: string; label: string }[];
+  change: (fields: Partial<PrintOptions>) => void;
+}) {
+  return (
+    <View style={styles.row}>
+      <SelectField
+        label={printWords.fromHour}
+        value={String(options.fromMinute)}
+        options={hourOptions(0, options.toMinute - 60)}
+        onChange={(value) => change({ fromMinute: Number(value) })}
+      />
+      <SelectField
+        label={printWords.toHour}
+        value={String(options.toMinute)}
+        options={hourOptions(options.fromMinute + 60, 1440)}
+        onChange={(value) => change({ toMinute: Number(value) })}
+      />
+    </View>
+  );
+}
+
+/** The days that are printed. */
+function RangeFields({
+  range,
+  setDate,
+}: {
+  range: DayRange;
+  setDate: (edge: 'end' | 'first', value: string) => void;
+}) {
+  return (
+    <View style={styles.row}>
+      <DateField
+        label={printWords.from}
+        value={dateString(range.first)}
+        onChange={(value) => setDate('first', value)}
+      />
+      <DateField
+        label={printWords.to}
+        value={dateString(range.end - 1)}
+        onChange={(value) => setDate('end', value)}
+        error={range.end - range.first > MOST_DAYS ? printWords.tooLong : undefined}
+      />
     </View>
   );
 }

@@ -48,14 +48,13 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
   /** Tells the server first: what it does not have is not said to be there. */
   const keep = async (next: Publication | undefined) => {
     setIsBusy(true);
-    const { state } = store.getSnapshot();
-    const pushed =
-      next === undefined || (await pushCalendar(state, calendar, next, context().now)) === 'done';
+    const state = () => store.getSnapshot().state;
+    const pushed = !next || (await pushCalendar(state(), calendar, next, context().now)) === 'done';
     const old = publication && publication.token !== next?.token ? publication : undefined;
     const done = pushed && (old === undefined || (await withdraw(old)));
     setIsBusy(false);
     if (!done) return refuse(said.failed);
-    commit(publicationPatch(store.getSnapshot().state, calendar, next, context()));
+    commit(publicationPatch(state(), calendar, next, context()));
   };
   const fresh = (): Publication => ({
     token: newSecret(),
@@ -79,20 +78,12 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
             publication={publication}
           />
         ) : (
-          <>
-            <Button label={words.actions.cancel} onPress={onClose} />
-            <Button kind="primary" label={said.go} disabled={isBusy} onPress={() => void keep(fresh())} />
-          </>
+          <PublishActions onClose={onClose} isBusy={isBusy} keep={keep} fresh={fresh} />
         )
       }
     >
       <AppText tone="quiet">{said.intro}</AppText>
-      <ChoiceRow
-        label={said.level}
-        choices={PUBLISHED_LEVELS.map((value) => ({ value, label: said.levels[value] }))}
-        value={level}
-        onChange={setLevel}
-      />
+      <LevelField level={level} setLevel={setLevel} />
       <AppText size="small" tone="quiet">
         {said.privateHint}
       </AppText>
@@ -104,6 +95,44 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
       ) : null}
       <AsOthersSeeIt calendar={calendar} level={level} />
     </Sheet>
+  );
+}
+
+/** What publishes the calendar. */
+function PublishActions({
+  onClose,
+  isBusy,
+  keep,
+  fresh,
+}: {
+  onClose: () => void;
+  isBusy: boolean;
+  keep: (next: Publication | undefined) => Promise<void>;
+  fresh: () => Publication;
+}) {
+  return (
+    <>
+      <Button label={words.actions.cancel} onPress={onClose} />
+      <Button kind="primary" label={said.go} disabled={isBusy} onPress={() => void keep(fresh())} />
+    </>
+  );
+}
+
+/** How much others see. */
+function LevelField({
+  level,
+  setLevel,
+}: {
+  level: PublishedLevel;
+  setLevel: (next: 'busy' | 'titles' | 'everything') => void;
+}) {
+  return (
+    <ChoiceRow
+      label={said.level}
+      choices={PUBLISHED_LEVELS.map((value) => ({ value, label: said.levels[value] }))}
+      value={level}
+      onChange={setLevel}
+    />
   );
 }
 

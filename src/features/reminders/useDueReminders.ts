@@ -12,6 +12,22 @@ interface Looked {
   readonly until: number;
 }
 
+/** Hands on each newly due reminder once. */
+function useTold(due: readonly DueReminder[], onDue: (reminder: DueReminder) => void): void {
+  const told = useRef(new Set<string>());
+  const notify = useRef(onDue);
+  useEffect(() => {
+    notify.current = onDue;
+  }, [onDue]);
+  useEffect(() => {
+    for (const reminder of due) {
+      if (told.current.has(reminder.key)) continue;
+      told.current.add(reminder.key);
+      notify.current(reminder);
+    }
+  }, [due]);
+}
+
 /**
  * The reminders that have fallen due and were not dismissed, oldest first: also of an earlier visit. What was answered is
  * kept, so that a reload and another open page know it. Each newly due one is handed to `onDue` once.
@@ -23,11 +39,6 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   const entries = useSnapshot(({ state }) => state.entries);
   const dismissed = useSnapshot(({ state }) => state.sessions.get('session')?.dismissed ?? NONE);
   const [{ due: found, until }, setLooked] = useState<Looked>({ due: [], until: 0 });
-  const told = useRef(new Set<string>());
-  const notify = useRef(onDue);
-  useEffect(() => {
-    notify.current = onDue;
-  }, [onDue]);
 
   useEffect(() => {
     let isCurrent = true;
@@ -54,13 +65,7 @@ export function useDueReminders(onDue: (reminder: DueReminder) => void) {
   }, [store, clock, homeZone, workingPattern, unlisted, entries]);
 
   const due = useMemo(() => found.filter(({ key }) => !dismissed.includes(key)), [found, dismissed]);
-  useEffect(() => {
-    for (const reminder of due) {
-      if (told.current.has(reminder.key)) continue;
-      told.current.add(reminder.key);
-      notify.current(reminder);
-    }
-  }, [due]);
+  useTold(due, onDue);
 
   const dismiss = useCallback(
     (keys: readonly string[]) => {

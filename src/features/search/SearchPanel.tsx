@@ -90,50 +90,20 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
       {...webProps({ onKeyDownCapture: onKeyDown })}
     >
       <PanelHead title={words.search.open} onClose={close} />
-      <View style={styles.field}>
-        <TextField
-          label={words.search.label}
-          value={text}
-          placeholder={words.search.placeholder}
-          onChangeText={(next) => {
-            setText(next);
-            setField(undefined);
-            setLimit(PAGE);
-          }}
-          onSubmit={() => {
-            const chosen = hits[Math.max(0, active)];
-            if (chosen) show(chosen);
-          }}
-          combobox={{ list: `${id}-list`, active: active < 0 ? undefined : `${id}-${active}` }}
-          autoFocus
-          maxLength={200}
-          testID="search-field"
-        />
-        {groups.length > 0 && text !== '' ? (
-          <View role="group" aria-label={words.search.groups} style={styles.groups}>
-            {groups.map((name) => (
-              <Button
-                key={name}
-                label={words.search.found[name](answer?.counts[name] ?? 0)}
-                selected={field === name}
-                onPress={() => setField(field === name ? undefined : name)}
-              />
-            ))}
-          </View>
-        ) : null}
-        <AppText role="status" size="small" tone={failed ? 'error' : 'quiet'}>
-          {failed
-            ? words.search.failed
-            : text.trim() === ''
-              ? words.search.hint
-              : !answer
-                ? words.search.looking
-                : [
-                    answer.total === 0 ? words.search.nothing : words.search.total(answer.total),
-                    ...answer.problems.map(words.search.problem),
-                  ].join(' ')}
-        </AppText>
-      </View>
+      <SearchHead
+        text={text}
+        setText={setText}
+        setField={setField}
+        setLimit={setLimit}
+        hits={hits}
+        active={active}
+        show={show}
+        id={id}
+        groups={groups}
+        answer={answer}
+        field={field}
+        failed={failed}
+      />
       <Hits
         list={list}
         id={id}
@@ -145,6 +115,133 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
         setLimit={setLimit}
         limit={limit}
       />
+    </View>
+  );
+}
+
+/** What is searched for, and how much is found where. */
+function SearchHead({
+  text,
+  setText,
+  setField,
+  setLimit,
+  hits,
+  active,
+  show,
+  id,
+  groups,
+  answer,
+  field,
+  failed,
+}: {
+  text: string;
+  setText: (text: string) => void;
+  setField: (field: SearchField | undefined) => void;
+  setLimit: (next: number) => void;
+  hits: readonly SearchHit[];
+  active: number;
+  show: (hit: SearchHit) => void;
+  id: string;
+  groups: readonly SearchField[];
+  answer: SearchAnswer | undefined;
+  field: SearchField | undefined;
+  failed: boolean;
+}) {
+  return (
+    <View style={styles.field}>
+      <WordsField
+        text={text}
+        setText={setText}
+        setField={setField}
+        setLimit={setLimit}
+        hits={hits}
+        active={active}
+        show={show}
+        id={id}
+      />
+      {groups.length > 0 && text !== '' ? (
+        <Groups groups={groups} answer={answer} field={field} setField={setField} />
+      ) : null}
+      <AppText role="status" size="small" tone={failed ? 'error' : 'quiet'}>
+        {failed
+          ? words.search.failed
+          : text.trim() === ''
+            ? words.search.hint
+            : !answer
+              ? words.search.looking
+              : [
+                  answer.total === 0 ? words.search.nothing : words.search.total(answer.total),
+                  ...answer.problems.map(words.search.problem),
+                ].join(' ')}
+      </AppText>
+    </View>
+  );
+}
+
+/** What is searched for. */
+function WordsField({
+  text,
+  setText,
+  setField,
+  setLimit,
+  hits,
+  active,
+  show,
+  id,
+}: {
+  text: string;
+  setText: (text: string) => void;
+  setField: (value: SearchField | undefined) => void;
+  setLimit: (next: number) => void;
+  hits: readonly SearchHit[];
+  active: number;
+  show: (hit: SearchHit) => void;
+  id: string;
+}) {
+  return (
+    <TextField
+      label={words.search.label}
+      value={text}
+      placeholder={words.search.placeholder}
+      onChangeText={(next) => {
+        setText(next);
+        setField(undefined);
+        setLimit(PAGE);
+      }}
+      onSubmit={() => {
+        const chosen = hits[Math.max(0, active)];
+        if (chosen) show(chosen);
+      }}
+      combobox={{ list: `${id}-list`, active: active < 0 ? undefined : `${id}-${active}` }}
+      autoFocus
+      maxLength={200}
+      testID="search-field"
+    />
+  );
+}
+
+/** Where the words were found, to show those alone. */
+function Groups({
+  groups,
+  answer,
+  field,
+  setField,
+}: {
+  groups: readonly SearchField[];
+  answer: SearchAnswer | undefined;
+  field: SearchField | undefined;
+  setField: (value: SearchField | undefined) => void;
+}) {
+  return (
+    <View role="group" aria-label={words.search.groups} style={styles.groups}>
+      {groups.map((name) => (
+        <Button
+          key={name}
+          label={words.search.found[name](answer?.counts[name] ?? 0)}
+          selected={field === name}
+          onPress={() => setField(field === name ? undefined : name)}
+        />
+      ))}
     </View>
   );
 }

@@ -27,14 +27,12 @@ function keepInSight(section: HTMLElement, list: HTMLElement): void {
   setTimeout(() => gone.abort(), SETTLES_WITHIN);
 }
 
-interface SectionIndexProps {
-  ids: readonly SectionId[];
-  beside: boolean;
-  list: RefObject<HTMLElement | null>;
-}
-
-/** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
-export function SectionIndex({ ids, beside, list }: SectionIndexProps) {
+/** The section that is read, while the index stands beside the sections. */
+function useCurrentSection(
+  ids: readonly SectionId[],
+  beside: boolean,
+  list: RefObject<HTMLElement | null>,
+): [SectionId, (id: SectionId) => void] {
   const [current, setCurrent] = useState<SectionId>('calendars');
   const key = ids.join();
   useEffect(() => {
@@ -58,7 +56,18 @@ export function SectionIndex({ ids, beside, list }: SectionIndexProps) {
     return () => observer.disconnect();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the list of ids
   }, [beside, key, list]);
+  return [current, setCurrent];
+}
 
+interface SectionIndexProps {
+  ids: readonly SectionId[];
+  beside: boolean;
+  list: RefObject<HTMLElement | null>;
+}
+
+/** The sections of Setup: a press goes to one. Beside them, it also says which one is in sight. */
+export function SectionIndex({ ids, beside, list }: SectionIndexProps) {
+  const [current, setCurrent] = useCurrentSection(ids, beside, list);
   const goTo = (id: SectionId) => {
     const section = sectionOf(list.current, id);
     if (!section) return;

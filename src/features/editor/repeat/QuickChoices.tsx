@@ -94,19 +94,7 @@ function QuickChoice({
   offered: RepeatChoice;
   chosen: string;
   text: string;
-  onChange: (
-    draft: Partial<
-      Readonly<{
-        kind: 'custom' | 'none' | 'choice';
-        choice: Omit<RepeatChoice, 'interval' | 'ends'>;
-        interval: string;
-        ends: 'never' | 'count' | 'until';
-        count: string;
-        until: string;
-        skipDaysOff?: { calendarId: string; handling: 'omit' | 'next' | 'previous' } | undefined;
-      }>
-    >,
-  ) => void;
+  onChange: (draft: Partial<RepeatDraft>) => void;
   draft: RepeatDraft;
 }) {
   return (

@@ -17,11 +17,12 @@ import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { NextDates } from './NextDates';
 import { QuickChoices } from './QuickChoices';
-import { draftOf, repeatForm, type RepeatProblems, recurrenceOfDraft } from './repeatDraft';
+import { draftOf, repeatForm, type RepeatProblems, recurrenceOfDraft, type RepeatDraft } from './repeatDraft';
 import { RuleFields } from './RuleFields';
 import { SkipDaysOffField } from './SkipDaysOffField';
 import type { RuleStart } from '@/core/recurrence/until';
 import type { CalendarColours } from '@/ui/theme/calendarColours';
+import type { RepeatChoice } from '@/core/recurrence/choices';
 
 interface RepeatEditorProps {
   title: string;
@@ -43,18 +44,14 @@ export function RepeatEditor(props: RepeatEditorProps) {
   const { weekStart } = useSettings();
   const box = useRef<View>(null);
   const from = useMemo(() => ruleStartOf(start), [start]);
-  const {
-    typed: draft,
-    change,
-    problems,
-    submit,
-  } = useFormOf(repeatForm(value, from), draftOf(value, from, weekStart));
-  const said: RepeatProblems = problems;
+  const form = useFormOf(repeatForm(value, from), draftOf(value, from, weekStart));
+  const { typed: draft, change, submit } = form;
+  const said: RepeatProblems = form.problems;
   const recurrence = recurrenceOfDraft(draft, value, from);
   const hasProblems = Object.keys(said).some((field) => field !== 'rule');
   const tones = tonesOf(calendar?.colour ?? 'slate');
   const isCustom = draftOf(value, from, weekStart).kind === 'custom';
-  const done = () => submit((form) => onDone(form.recurrence));
+  const done = () => submit((typed) => onDone(typed.recurrence));
 
   useEffect(() => {
     (box.current as unknown as HTMLElement | null)
@@ -90,25 +87,44 @@ export function RepeatEditor(props: RepeatEditorProps) {
         action={{ label: words.repeat.done, onPress: done, disabled: hasProblems }}
       />
       <RepeatHead tones={tones} calendar={calendar} title={title} from={from} />
-      <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
-        <QuickChoices draft={draft} isCustom={isCustom} from={from} onChange={change} />
-        {draft.kind === 'custom' ? <AppText tone="quiet">{words.repeat.customHint}</AppText> : null}
-        {draft.kind === 'choice' ? (
-          <RuleFields draft={draft} from={from} problems={said} onChange={change} />
-        ) : null}
-        {draft.kind === 'none' ? null : (
-          <SkipDaysOffField value={draft.skipDaysOff} onChange={(skipDaysOff) => change({ skipDaysOff })} />
-        )}
-        {said.rule ? (
-          <AppText tone="error" role="alert">
-            {said.rule}
-          </AppText>
-        ) : null}
-      </ScrollView>
+      <RepeatForm draft={draft} isCustom={isCustom} from={from} change={change} said={said} />
       {recurrence && !hasProblems ? (
         <NextDates recurrence={recurrence} start={start} end={end} series={seriesOf?.(recurrence)} />
       ) : null}
     </View>
+  );
+}
+
+/** What fits the start to press, and the whole rule below. */
+function RepeatForm({
+  draft,
+  isCustom,
+  from,
+  change,
+  said,
+}: {
+  draft: RepeatDraft;
+  isCustom: boolean;
+  from: RuleStart;
+  change: (draft: Partial<RepeatDraft>) => void;
+  said: RepeatProblems;
+}) {
+  return (
+    <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
+      <QuickChoices draft={draft} isCustom={isCustom} from={from} onChange={change} />
+      {draft.kind === 'custom' ? <AppText tone="quiet">{words.repeat.customHint}</AppText> : null}
+      {draft.kind === 'choice' ? (
+        <RuleFields draft={draft} from={from} problems={said} onChange={change} />
+      ) : null}
+      {draft.kind === 'none' ? null : (
+        <SkipDaysOffField value={draft.skipDaysOff} onChange={(skipDaysOff) => change({ skipDaysOff })} />
+      )}
+      {said.rule ? (
+        <AppText tone="error" role="alert">
+          {said.rule}
+        </AppText>
+      ) : null}
+    </ScrollView>
   );
 }
 

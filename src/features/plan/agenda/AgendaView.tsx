@@ -1,6 +1,7 @@
 import { type MouseEvent, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { agendaOf, type AgendaPart } from '@/core/schedule/agenda';
+import type { DayLoad } from '@/core/schedule/load';
 import { DAY } from '@/core/time/civil';
 import { type DaysAnswer, useNow, useNowWall, useSettings } from '@/store';
 import { useKeptParts } from '@/ui/useKeptParts';
@@ -62,10 +63,7 @@ function useAgendaParts(answers: readonly DaysAnswer[], zone: string) {
 
 /** Entries by day in order, with the free times between them in words; goes on in both directions. */
 export function AgendaView(props: ViewProps) {
-  const { address, range, options, calendars, draftCalendar, selectedKeys, actions, onOpenDay } = props;
-  const { homeZone, secondCalendarSystem } = useSettings();
-  const now = useNow();
-  const today = Math.floor(useNowWall(address.zone) / DAY);
+  const { address, range, options, selectedKeys, actions } = props;
   const frame = useRef<HTMLElement>(null);
   const [anchor, setAnchor] = useState(address.day);
   const bounds = address.periodSetId === undefined ? undefined : range;
@@ -73,11 +71,8 @@ export function AgendaView(props: ViewProps) {
   const blocks = useAgendaBlocks(start, bounds, options);
   const { answers, failed, isFetching } = blocks;
   const { parts, loads, order } = useAgendaParts(answers, address.zone);
-  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
-  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
   const tabbableKey = tabbableKeyOf(order, selectedKeys);
   const onCardKey = useCardKeys(frame, order, actions, answers);
-  const draftOnDay = useDraftOnDay(address.zone, draftCalendar, actions);
   const { scroller, onScroll } = useAgendaScroll(start, {
     ...blocks,
     day: address.day,
@@ -100,31 +95,46 @@ export function AgendaView(props: ViewProps) {
         onScroll={onScroll}
         {...pressesOn(actions)}
       >
-        {parts.map((part, index) => (
-          <AgendaSection
-            key={part.kind === 'day' ? part.day : -part.first}
-            part={part}
-            position={index + 1}
-            system={secondCalendarSystem}
-            load={part.kind === 'day' && address.zone === homeZone ? loads.get(part.day) : undefined}
-            calendars={calendarsById}
-            today={today}
-            selected={selected}
-            tabbableKey={tabbableKey}
-            fadeBefore={address.fadePast ? now : undefined}
-            onOpenDay={onOpenDay}
-            onDraft={(day, gap) =>
-              draftOnDay(
-                answers.flatMap(({ occurrences }) => occurrences),
-                day,
-                gap,
-              )
-            }
-          />
-        ))}
+        <Sections view={props} answers={answers} parts={parts} loads={loads} tabbableKey={tabbableKey} />
       </div>
     </View>
   );
+}
+
+interface SectionsProps {
+  view: ViewProps;
+  answers: readonly DaysAnswer[];
+  parts: readonly AgendaPart[];
+  loads: ReadonlyMap<number, DayLoad>;
+  tabbableKey: string | undefined;
+}
+
+/** The days, and the stretches without entries, one after the other. */
+function Sections({ view, answers, parts, loads, tabbableKey }: SectionsProps) {
+  const { address, calendars, draftCalendar, selectedKeys, actions, onOpenDay } = view;
+  const { homeZone, secondCalendarSystem } = useSettings();
+  const now = useNow();
+  const today = Math.floor(useNowWall(address.zone) / DAY);
+  const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
+  const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
+  const draftOnDay = useDraftOnDay(address.zone, draftCalendar, actions);
+  const taken = useMemo(() => answers.flatMap(({ occurrences }) => occurrences), [answers]);
+  return parts.map((part, index) => (
+    <AgendaSection
+      key={part.kind === 'day' ? part.day : -part.first}
+      part={part}
+      position={index + 1}
+      system={secondCalendarSystem}
+      load={part.kind === 'day' && address.zone === homeZone ? loads.get(part.day) : undefined}
+      calendars={calendarsById}
+      today={today}
+      selected={selected}
+      tabbableKey={tabbableKey}
+      fadeBefore={address.fadePast ? now : undefined}
+      onOpenDay={onOpenDay}
+      onDraft={(day, gap) => draftOnDay(taken, day, gap)}
+    />
+  ));
 }
 
 /** Presses on the cards of a list: a held finger collects. */

@@ -25,11 +25,26 @@ interface Scrolled {
   readonly onSelectDay: (day: number) => void;
 }
 
+interface AgendaScroll {
+  readonly scroller: RefObject<HTMLDivElement | null>;
+  readonly onScroll: () => void;
+}
+
 /** The section that shows a day, alone or among others without entries. */
 const sectionOf = (box: HTMLElement, day: number): HTMLElement | undefined =>
   [...box.querySelectorAll<HTMLElement>('[data-first]')].find(
     (section) => Number(section.dataset.first) <= day && day < Number(section.dataset.end),
   );
+
+/** Which day stands at the top of what is seen, and how far it is scrolled over. */
+function topOf(box: HTMLElement): { day: number; offset: number } | undefined {
+  const section = [...box.querySelectorAll<HTMLElement>('[data-first]')].findLast(
+    (each) => each.offsetTop <= box.scrollTop + 1,
+  );
+  return section && { day: Number(section.dataset.first), offset: box.scrollTop - section.offsetTop };
+}
+
+const belowOf = (box: HTMLElement): number => box.scrollHeight - box.scrollTop - box.clientHeight;
 
 const within = (day: number, bounds: DayRange | undefined): number =>
   bounds ? Math.min(Math.max(day, bounds.first), bounds.end - 1) : day;
@@ -40,12 +55,8 @@ const within = (day: number, bounds: DayRange | undefined): number =>
  * @param start the day that the list began with
  * @returns the element that scrolls, and its listener
  */
-export function useAgendaScroll(
-  start: number,
-  scrolled: Scrolled,
-): { scroller: RefObject<HTMLDivElement | null>; onScroll: () => void } {
-  const { day, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor, onSelectDay } =
-    scrolled;
+export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll {
+  const { day, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor } = scrolled;
   const scroller = useRef<HTMLDivElement>(null);
   // A day that scrolling selected is in sight already; any other is gone to.
   const ownDay = useRef<number | undefined>(undefined);
@@ -54,10 +65,12 @@ export function useAgendaScroll(
   const rest = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const visited = useRef(visits);
   const keepInPlace = () => {
-    const section = scroller.current && sectionOf(scroller.current, top.current.day);
-    if (!scroller.current || !section) return;
-    scroller.current.scrollTop = section.offsetTop + top.current.offset;
-    placedAt.current = scroller.current.scrollTop;
+    const box = scroller.current;
+    const section = box && sectionOf(box, top.current.day);
+    if (!section) return;
+    box.scrollTop = section.offsetTop + top.current.offset;
+    // It may not reach so far.
+    placedAt.current = box.scrollTop;
   };
   useEffect(() => () => clearTimeout(rest.current), []);
   useLayoutEffect(() => {
@@ -76,7 +89,7 @@ export function useAgendaScroll(
     const box = scroller.current;
     if (!box || isFetching) return;
     // Days in sight at once; then, in a quiet moment, those below and those above.
-    const below = box.scrollHeight - box.scrollTop - box.clientHeight;
+    const below = belowOf(box);
     if (below <= 0 && hasAfter) return extend(1);
     const direction = below < NEAR && hasAfter ? 1 : box.scrollTop < NEAR && hasBefore ? -1 : 0;
     if (direction === 0) return;
@@ -88,19 +101,16 @@ export function useAgendaScroll(
     // Nobody has scrolled where the list itself has put what is seen, or has gone already.
     if (!box || box.scrollTop === placedAt.current) return;
     placedAt.current = undefined;
-    const section = [...box.querySelectorAll<HTMLElement>('[data-first]')].findLast(
-      (each) => each.offsetTop <= box.scrollTop + 1,
-    );
-    if (!section) return;
-    top.current = { day: Number(section.dataset.first), offset: box.scrollTop - section.offsetTop };
-    const below = box.scrollHeight - box.scrollTop - box.clientHeight;
-    if (!isFetching && hasAfter && below < NEAR) extend(1);
+    const at = topOf(box);
+    if (!at) return;
+    top.current = at;
+    if (!isFetching && hasAfter && belowOf(box) < NEAR) extend(1);
     if (!isFetching && hasBefore && box.scrollTop < NEAR) extend(-1);
     clearTimeout(rest.current);
     rest.current = setTimeout(() => {
       if (top.current.day === ownDay.current) return;
       ownDay.current = top.current.day;
-      onSelectDay(top.current.day);
+      scrolled.onSelectDay(top.current.day);
     }, REST);
   };
   return { scroller, onScroll };

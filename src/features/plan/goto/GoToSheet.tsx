@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { dateString, parseDate } from '@/core/time/civil';
 import { usePlanAddress, workspace } from '@/features/workspace';
-import { useOpenStore } from '@/store';
 import { fullDayText, writesDayFirst } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -15,30 +14,34 @@ import type { PlanSheetProps } from '../sheetProps';
 
 type DayReader = (text: string, today: number, dayFirst: boolean) => number | undefined;
 
-/** Goes to a day that is typed in ordinary words, or picked. */
-export function GoToSheet({ address, today }: PlanSheetProps) {
-  const { to } = usePlanAddress();
-  const { clock } = useOpenStore();
-  const [text, setText] = useState('');
-  const [picked, setPicked] = useState(dateString(address.day));
-  // The reader of dates comes with the entry line's parser, apart from the first script.
-  const [read, setRead] = useState<{ with: DayReader } | null>(null);
+/** The reader of dates, once it has come with the entry line's parser, apart from the first script. */
+function useDayReader(): DayReader | undefined {
+  const [reader, setReader] = useState<{ read: DayReader }>();
   useEffect(() => {
     let isHere = true;
     void import('@/core/entryline').then(({ dayInWords }) => {
-      if (isHere) setRead({ with: dayInWords });
+      if (isHere) setReader({ read: dayInWords });
     });
     return () => {
       isHere = false;
     };
-  }, [clock]);
-  const day = read && text.trim() !== '' ? read.with(text, today, writesDayFirst()) : undefined;
+  }, []);
+  return reader?.read;
+}
+
+/** Goes to a day that is typed in ordinary words, or picked. */
+export function GoToSheet({ address, today }: PlanSheetProps) {
+  const { to } = usePlanAddress();
+  const [text, setText] = useState('');
+  const [picked, setPicked] = useState(dateString(address.day));
+  const read = useDayReader();
+  const day = read && text.trim() !== '' ? read(text, today, writesDayFirst()) : undefined;
   const close = () => workspace.openSheet(null);
   const go = (target: number) => {
     close();
     to({ day: target });
   };
-  const unread = read !== null && text.trim() !== '' && day === undefined;
+  const unread = read !== undefined && text.trim() !== '' && day === undefined;
   return (
     <Sheet
       title={words.goto.title}

@@ -109,22 +109,7 @@ export const DayColumn = memo(function DayColumn({
         style={[styles.fill, lines, { top, height: minuteToY(scale, drawn.to) - top }]}
       />
       {missing && missing.to > drawn.from && missing.from < drawn.to ? (
-        <View
-          testID="missing-hour"
-          aria-label={words.plan.missingHour}
-          role="note"
-          style={[
-            styles.fill,
-            {
-              top: minuteToY(scale, missing.from),
-              height: minuteToY(scale, missing.to) - minuteToY(scale, missing.from),
-              backgroundColor: colours.page,
-            },
-            webStyle({
-              backgroundImage: `repeating-linear-gradient(135deg, transparent 0 6px, ${colours.line} 6px 8px)`,
-            }),
-          ]}
-        />
+        <MissingHour scale={scale} missing={missing} />
       ) : null}
       {cards.map((card) => (
         <EntryCard
@@ -152,6 +137,35 @@ export const DayColumn = memo(function DayColumn({
     </View>
   );
 });
+
+/** A time that the day has not. */
+function MissingHour({
+  scale,
+  missing,
+}: {
+  scale: HoursScale;
+  missing: { readonly from: number; readonly to: number };
+}) {
+  const { colours } = useTheme();
+  return (
+    <View
+      testID="missing-hour"
+      aria-label={words.plan.missingHour}
+      role="note"
+      style={[
+        styles.fill,
+        {
+          top: minuteToY(scale, missing.from),
+          height: minuteToY(scale, missing.to) - minuteToY(scale, missing.from),
+          backgroundColor: colours.page,
+        },
+        webStyle({
+          backgroundImage: `repeating-linear-gradient(135deg, transparent 0 6px, ${colours.line} 6px 8px)`,
+        }),
+      ]}
+    />
+  );
+}
 
 const styles = StyleSheet.create({
   column: { borderLeftWidth: hairline },

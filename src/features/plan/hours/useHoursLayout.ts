@@ -45,6 +45,14 @@ export interface HoursLayout {
   readonly onViewport: ReturnType<typeof useFrameSize>['onLayout'];
 }
 
+/** Which days are shown, and how their hours are to be. */
+interface HoursShown {
+  readonly columns: readonly HoursColumn[];
+  readonly zone: string;
+  readonly rowHeight: RowHeight;
+  readonly gridStep: number;
+}
+
 /** Ribbons and cards of each column in the order in which the keys walk them. */
 const orderOf = ({ columns, ribbons }: HoursGridLayout): CardOrder => ({
   lists: columns.map(({ cards }, index) => [
@@ -59,17 +67,7 @@ const orderOf = ({ columns, ribbons }: HoursGridLayout): CardOrder => ({
 /** Lays out days with their hours: the scale with its folds, the rails, the cards beside each other. */
 export function useHoursLayout(
   view: GridView,
-  {
-    columns,
-    zone,
-    rowHeight,
-    gridStep,
-  }: {
-    columns: readonly HoursColumn[];
-    zone: string;
-    rowHeight: RowHeight;
-    gridStep: number;
-  },
+  { columns, zone, rowHeight, gridStep }: HoursShown,
 ): HoursLayout {
   const { width, occurrences, draftKey, pinned, byKey, frame } = view;
   const settings = useSettings();

@@ -11,6 +11,33 @@ import type { Menu, PlanMenuItem } from './menuItem';
 import type { MenuSubject } from './planMenu';
 import { usePaste } from './usePaste';
 
+type SlotSubject = Extract<MenuSubject, { kind: 'slot' }>;
+
+/** Leads to print, with what is shown of a day or a week. */
+function usePrint(): (view: 'day' | 'week', day: number) => void {
+  const router = useRouter();
+  return (view, day) => {
+    // A period that is shown would be printed in place of the day.
+    const { periods: _, ...shown } = Object.fromEntries(new URLSearchParams(window.location.search));
+    router.push({ pathname: '/print', params: { ...shown, view, date: dateString(day) } });
+  };
+}
+
+interface WeekActs {
+  readonly to: ReturnType<typeof usePlanAddress>['to'];
+  readonly print: ReturnType<typeof usePrint>;
+  readonly goTo: (day: number) => void;
+}
+
+const weekMenu = (week: number, { to, print, goTo }: WeekActs): Menu => ({
+  title: words.menus.week,
+  items: [
+    { label: words.menus.goToWeek, icon: 'arrow-right', act: () => goTo(week) },
+    { label: words.menus.showWeek, icon: 'view-week-outline', act: () => to({ view: 'week', day: week }) },
+    { label: words.menus.printWeek, icon: 'printer-outline', act: () => print('week', week) },
+  ],
+});
+
 /** What can be done with what a menu is about: the same commands as elsewhere, one list for each kind of thing. */
 export function useMenuItems(
   address: PlanAddress,
@@ -21,15 +48,9 @@ export function useMenuItems(
 ): (subject: MenuSubject) => Menu | undefined {
   const { store } = useOpenStore();
   const { to } = usePlanAddress();
-  const router = useRouter();
+  const print = usePrint();
   const writable = useWritableCalendars();
   const { pressEmpty } = actions.gridActions;
-
-  const print = (view: 'day' | 'week', day: number) => {
-    // A period that is shown would be printed in place of the day.
-    const { periods: _, ...shown } = Object.fromEntries(new URLSearchParams(window.location.search));
-    router.push({ pathname: '/print', params: { ...shown, view, date: dateString(day) } });
-  };
 
   const paste = usePaste(address.zone, commands, draftCalendar);
   const entry = (key: string): Menu | undefined => {
@@ -46,13 +67,7 @@ export function useMenuItems(
     { label: words.menus.printDay, icon: 'printer-outline', act: () => print('day', day) },
   ];
 
-  const slotMenu = ({
-    startWall,
-    calendarId,
-  }: {
-    startWall: number;
-    calendarId?: string | undefined;
-  }): Menu => ({
+  const slotMenu = ({ startWall, calendarId }: SlotSubject): Menu => ({
     title: words.menus.slot,
     items: [
       { label: words.menus.draft, icon: 'plus', act: () => pressEmpty(startWall, false, calendarId) },
@@ -68,14 +83,6 @@ export function useMenuItems(
       ...dayItems(day),
     ],
   });
-  const weekMenu = (week: number): Menu => ({
-    title: words.menus.week,
-    items: [
-      { label: words.menus.goToWeek, icon: 'arrow-right', act: () => actions.toWeek(week) },
-      { label: words.menus.showWeek, icon: 'view-week-outline', act: () => to({ view: 'week', day: week }) },
-      { label: words.menus.printWeek, icon: 'printer-outline', act: () => print('week', week) },
-    ],
-  });
 
   return (subject) => {
     switch (subject.kind) {
@@ -86,7 +93,7 @@ export function useMenuItems(
       case 'day':
         return dayMenu(subject.day);
       case 'week':
-        return weekMenu(subject.week);
+        return weekMenu(subject.week, { to, print, goTo: actions.toWeek });
     }
   };
 }

@@ -69,15 +69,7 @@ export function PresetRow({
       {renaming ? (
         <RenameField preset={preset} onName={rename} onLeave={() => setRenaming(false)} />
       ) : (
-        <Button
-          icon={isApplied ? 'bookmark' : 'bookmark-outline'}
-          label={words.presets.apply(preset.name)}
-          shown={preset.name}
-          kind="quiet"
-          onPress={onApply}
-          align="start"
-          style={styles.apply}
-        />
+        <PresetName isApplied={isApplied} preset={preset} onApply={onApply} />
       )}
       <PresetAbout preset={preset} isStart={isStart} digit={digit} isChanged={isChanged} sets={sets} />
       <PresetActions
@@ -92,6 +84,29 @@ export function PresetRow({
         state={state}
       />
     </View>
+  );
+}
+
+/** The name of a preset, which applies it. */
+function PresetName({
+  isApplied,
+  preset,
+  onApply,
+}: {
+  isApplied: boolean;
+  preset: ViewPreset;
+  onApply: () => void;
+}) {
+  return (
+    <Button
+      icon={isApplied ? 'bookmark' : 'bookmark-outline'}
+      label={words.presets.apply(preset.name)}
+      shown={preset.name}
+      kind="quiet"
+      onPress={onApply}
+      align="start"
+      style={styles.apply}
+    />
   );
 }
 
@@ -138,6 +153,8 @@ interface PresetActionsProps {
   state: () => State;
 }
 
+const QUIET = { iconOnly: true, kind: 'quiet' } as const;
+
 /** What can be done with a preset. */
 function PresetActions({
   isChanged,
@@ -156,31 +173,27 @@ function PresetActions({
       {isChanged ? <Button label={words.presets.resave} onPress={onResave} /> : null}
       <Button
         icon="pencil-outline"
-        iconOnly
-        kind="quiet"
+        {...QUIET}
         label={words.presets.rename(preset.name)}
         onPress={() => setRenaming(true)}
       />
       <Button
         icon="menu-up"
-        iconOnly
-        kind="quiet"
+        {...QUIET}
         disabled={isFirst}
         label={words.presets.earlier(preset.name)}
         onPress={() => move(-1)}
       />
       <Button
         icon="menu-down"
-        iconOnly
-        kind="quiet"
+        {...QUIET}
         disabled={isLast}
         label={words.presets.later(preset.name)}
         onPress={() => move(1)}
       />
       <Button
         icon="home-outline"
-        iconOnly
-        kind="quiet"
+        {...QUIET}
         selected={isStart}
         label={words.presets.makeStart(preset.name)}
         onPress={() =>

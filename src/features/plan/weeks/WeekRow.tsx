@@ -141,6 +141,12 @@ function WeekHead({
   );
 }
 
+/** How much of a day is booked, as it is read out. */
+const bookedText = (load: DayLoad | undefined): string =>
+  load && load.working > 0
+    ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
+    : words.plan.dayOff;
+
 /** A day of a week: its date, its bar, and as many of its entries as have room. */
 function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const { columnWidth, layout, loads, calendars, detail, selectedDay, range, pattern } = props;
@@ -152,10 +158,6 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const isSelected = day === selectedDay;
   const isBars = detail === 'bars' || columnWidth < WIDE_BAR;
   const top = topOfCell(layout, layout.days.indexOf(cell));
-  const booked =
-    load && load.working > 0
-      ? words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE))
-      : words.plan.dayOff;
   return (
     <div
       role="gridcell"
@@ -163,7 +165,11 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       data-day={day}
       tabIndex={isSelected ? 0 : -1}
       aria-selected={isSelected}
-      aria-label={words.weeks.day([dayText(day), otherDate].filter(Boolean).join(', '), cell.count, booked)}
+      aria-label={words.weeks.day(
+        [dayText(day), otherDate].filter(Boolean).join(', '),
+        cell.count,
+        bookedText(load),
+      )}
       className={classes.cell}
       style={{
         width: columnWidth,
@@ -192,70 +198,26 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         isOutside={isOutside}
         isMarked={isBars}
       />
-      {isBars ? null : (
-        <CellLines
-          top={top}
-          cell={cell}
-          day={day}
-          calendars={calendars}
-          columnWidth={columnWidth}
-          detail={detail}
-          props={props}
-        />
-      )}
+      {isBars ? null : <CellLines cell={cell} top={top} row={props} />}
     </div>
   );
 }
 
 /** The entries of a day that have room. */
-function CellLines({
-  top,
-  cell,
-  day,
-  calendars,
-  columnWidth,
-  detail,
-  props,
-}: {
-  top: number;
-  cell: WeekDay;
-  day: number;
-  calendars: ReadonlyMap<string, Calendar>;
-  columnWidth: number;
-  detail: 'full' | 'titles';
-  props: {
-    layout: WeekRowLayout;
-    height: number;
-    columnWidth: number;
-    numberWidth: number;
-    detail: Detail;
-    calendars: ReadonlyMap<string, Calendar>;
-    loads: DayLoads | undefined;
-    pattern: WorkingPattern;
-    today: number;
-    selectedDay: number;
-    range: { readonly first: number; readonly end: number };
-    selected: ReadonlySet<string>;
-    draftKey: string | undefined;
-    tabbableKey: string | undefined;
-    fadeBefore: number | undefined;
-    fontsLoaded: boolean;
-    system: string | undefined;
-    onOpenDay: (day: number) => void;
-  };
-}) {
+function CellLines({ cell, top, row }: { cell: WeekDay; top: number; row: WeekRowProps }) {
+  const { columnWidth, detail, calendars, fontsLoaded } = row;
   return (
     <div className={classes.lines} style={{ top: top + 1 }}>
       {cell.lines.map((occurrence) => (
         <EntryLineCard
           key={occurrence.key}
           occurrence={occurrence}
-          day={day}
+          day={cell.day}
           calendar={calendars.get(occurrence.calendarId)}
           width={columnWidth - 20}
           isFull={detail === 'full'}
-          {...stateIn(props, occurrence)}
-          fontsLoaded={props.fontsLoaded}
+          {...stateIn(row, occurrence)}
+          fontsLoaded={fontsLoaded}
         />
       ))}
     </div>

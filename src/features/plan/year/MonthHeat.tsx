@@ -62,20 +62,12 @@ export const MonthHeat = memo(function MonthHeat({
 }: MonthHeatProps) {
   const { colours } = useTheme();
   const id = useId();
-  const booked = grid.weeks
-    .flat()
-    .reduce<number>((sum, day) => sum + (day === undefined ? 0 : (loads.get(day)?.booked ?? 0)), 0);
+  const days = grid.weeks.flat().filter((day) => day !== undefined);
+  const booked = days.reduce((sum, day) => sum + (loads.get(day)?.booked ?? 0), 0);
   const cell = Math.floor(width / 7);
   return (
     <section aria-labelledby={id} style={{ width }}>
-      <div className={classes.head}>
-        <h2 id={id} className={classes.name} style={{ color: colours.ink }}>
-          {monthName(grid.month)}
-        </h2>
-        <span className={classes.hours} style={{ color: colours.quietInk }}>
-          {booked > 0 ? words.year.hours(Math.round(booked / 60)) : ''}
-        </span>
-      </div>
+      <MonthHead id={id} grid={grid} booked={booked} />
       <div aria-hidden className={classes.weekdays} style={{ color: colours.quietInk }}>
         {weekdays.map((letter, column) => (
           <span key={column} style={{ width: cell - GAP }}>
@@ -117,6 +109,21 @@ export const MonthHeat = memo(function MonthHeat({
     </section>
   );
 }, sameMonth);
+
+/** The month, and its booked hours. */
+function MonthHead({ id, grid, booked }: { id: string; grid: MonthGrid; booked: number }) {
+  const { colours } = useTheme();
+  return (
+    <div className={classes.head}>
+      <h2 id={id} className={classes.name} style={{ color: colours.ink }}>
+        {monthName(grid.month)}
+      </h2>
+      <span className={classes.hours} style={{ color: colours.quietInk }}>
+        {booked > 0 ? words.year.hours(Math.round(booked / 60)) : ''}
+      </span>
+    </div>
+  );
+}
 
 /** A day, tinted by how booked it is. */
 function HeatDay({
