@@ -54,6 +54,20 @@ export function minuteOfInstant(
   return scaleMinute(scale, minute, isLater);
 }
 
+/**
+ * Which folded hours hide a time whole on the day that it begins on, whether they stand open or not: those before the
+ * scale's hours, or those after. A time of whole days is hidden by none.
+ */
+export function foldsOver(
+  scale: Pick<HoursScale, 'from' | 'to' | 'repeated'>,
+  { startWall, endWall, allDay }: { startWall: number; endWall: number; allDay: boolean },
+): { readonly before: boolean; readonly after: boolean } {
+  const midnight = Math.floor(startWall / DAY) * DAY;
+  const from = scaleMinute(scale, (startWall - midnight) / MINUTE);
+  const to = scaleMinute(scale, (endWall - midnight) / MINUTE);
+  return { before: !allDay && to <= scale.from, after: !allDay && from >= scale.to };
+}
+
 /** The minutes of the scale that an occurrence takes of a day, half-open; beyond the day where it reaches beyond. */
 export function minutesOf(
   scale: Pick<HoursScale, 'repeated'>,

@@ -3,7 +3,15 @@ import { DAY, HOUR, MINUTE, parseDate } from '../time/civil';
 import type { Occurrence } from '../schedule/occurrence';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { type Extent, layoutColumns } from './columns';
-import { hoursHeight, layoutDay, minuteToY, snapMinute, yToMinute, type HoursScale } from './hours';
+import {
+  hoursHeight,
+  layoutDay,
+  minuteToY,
+  snapMinute,
+  yToMinute,
+  type HoursScale,
+  foldsOver,
+} from './hours';
 import { layoutRibbons } from './ribbons';
 import { shownDays, stepRange } from './viewDescriptors';
 
@@ -154,6 +162,21 @@ describe('the hours of a day', () => {
     ]);
   });
 
+  test('a time is hidden by the fold that it lies in whole, and by none where it reaches out of it', () => {
+    const hidden = (from: number, to: number) =>
+      foldsOver(scale, { startWall: from * 3_600_000, endWall: to * 3_600_000, allDay: false });
+    expect(hidden(6, 7)).toEqual({ before: true, after: false });
+    expect(hidden(6, scale.from / 60)).toEqual({ before: true, after: false });
+    expect(hidden(6, scale.from / 60 + 1)).toEqual({ before: false, after: false });
+    expect(hidden(scale.to / 60, 23)).toEqual({ before: false, after: true });
+    expect(hidden(scale.to / 60 - 1, 23)).toEqual({ before: false, after: false });
+    // Over midnight it begins in the evening's.
+    expect(hidden(23, 25)).toEqual({ before: false, after: true });
+    expect(foldsOver(scale, { startWall: 0, endWall: 86_400_000, allDay: true })).toEqual({
+      before: false,
+      after: false,
+    });
+  });
   test('an entry over midnight has a card on both days', () => {
     const night = occurrence({ from: 22 * 60, to: 26 * 60 });
     const open = { ...scale, foldedBefore: false, foldedAfter: false };

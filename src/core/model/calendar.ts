@@ -35,6 +35,14 @@ export const FeedSource = z.object({
 });
 export type FeedSource = z.infer<typeof FeedSource>;
 
+/** How often a feed is read, and what of it is taken. */
+export const FeedOptions = FeedSource.pick({
+  everyMinutes: true,
+  withReminders: true,
+  withAttachments: true,
+});
+export type FeedOptions = z.infer<typeof FeedOptions>;
+
 /** How much others see of a published calendar. */
 export const PUBLISHED_LEVELS = ['busy', 'titles', 'everything'] as const;
 export type PublishedLevel = (typeof PUBLISHED_LEVELS)[number];

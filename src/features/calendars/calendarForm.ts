@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import type { CalendarFields } from '@/core/change/calendarChanges';
-import type { Calendar } from '@/core/model/calendar';
+import { type Calendar, FeedOptions } from '@/core/model/calendar';
 import { Colour } from '@/core/model/colour';
-import { FeedOptions } from '@/features/feeds';
 import { words } from '@/ui/words';
 
 /** The value of a choice that is made for all calendars elsewhere. */

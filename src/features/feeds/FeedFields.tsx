@@ -1,18 +1,10 @@
-import type { z } from 'zod';
-import { FEED_INTERVALS, FeedSource } from '@/core/model/calendar';
+import { FEED_INTERVALS, type FeedOptions } from '@/core/model/calendar';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { exchangeWords } from '@/ui/words/exchange';
 
 const said = exchangeWords.feeds;
 
-/** How often a feed is read, and what of it is taken. */
-export const FeedOptions = FeedSource.pick({
-  everyMinutes: true,
-  withReminders: true,
-  withAttachments: true,
-});
-export type FeedOptions = z.infer<typeof FeedOptions>;
 export const USUAL_FEED: FeedOptions = { everyMinutes: 1440, withReminders: false, withAttachments: false };
 
 const PARTS = ['withReminders', 'withAttachments'] as const;

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { proposeColour, proposeMark, saveCalendar } from '@/core/change/calendarChanges';
+import { FeedOptions } from '@/core/model/calendar';
 import { feedAddress } from '@/core/feeds/feedAddress';
 import { filesNamed } from '@/core/change/attachmentChanges';
 import { refreshFeed } from '@/core/feeds/refreshFeed';
@@ -20,7 +21,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { FeedFields, FeedOptions, USUAL_FEED } from './FeedFields';
+import { FeedFields, USUAL_FEED } from './FeedFields';
 import { readFeed, type ReadFeed } from './readFeed';
 
 const said = exchangeWords.feeds;

@@ -1,4 +1,4 @@
-export { FeedFields, FeedOptions } from './FeedFields';
+export { FeedFields } from './FeedFields';
 export { FeedHost } from './FeedHost';
 export { feedState, momentText } from './feedState';
 export { SubscribeSheet } from './SubscribeSheet';

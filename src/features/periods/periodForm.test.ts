@@ -1,5 +1,6 @@
 import type { PeriodRule } from '@/core/model/periodSet';
-import { formOfRule, PERIOD_KINDS, ruleOfForm } from './periodForm';
+import { words } from '@/ui/words';
+import { formOfRule, PERIOD_KINDS, PeriodSetForm, ruleOfForm } from './periodForm';
 
 const START = '2027-01-04';
 const rules: PeriodRule[] = [
@@ -28,4 +29,35 @@ test('what is wrong in a field makes no rule', () => {
   expect(ruleOfForm({ ...plain, kind: 'weeks', weeks: 'five' })).toBeUndefined();
   expect(ruleOfForm({ ...plain, kind: 'months', firstDay: '29' })).toBeUndefined();
   expect(ruleOfForm({ ...plain, kind: 'list', list: '2027-03-01 2027-04-04\nsoon' })).toBeUndefined();
+});
+
+describe('the form of a period set', () => {
+  const plain = { name: 'Report periods', ...formOfRule(undefined, START) };
+  const problems = (fields: Partial<typeof plain>) =>
+    Object.fromEntries(
+      (PeriodSetForm.safeParse({ ...plain, ...fields }).error?.issues ?? []).map(({ path, message }) => [
+        path[0],
+        message,
+      ]),
+    );
+
+  test('says its name without the blanks round it, and its rule', () => {
+    expect(PeriodSetForm.parse({ ...plain, name: '  Quarters ', kind: 'quarters' })).toEqual({
+      name: 'Quarters',
+      rule: { kind: 'months', months: 3, firstDay: 1, firstMonth: 1 },
+    });
+  });
+
+  test('says at each field what is wrong with it, and nothing of fields that its kind has not', () => {
+    expect(problems({ name: ' ' })).toEqual({ name: words.periods.nameMissing });
+    expect(problems({ kind: 'weeks', weeks: '27', start: '' })).toEqual({
+      weeks: words.periods.weeksWrong,
+      start: words.periods.dateMissing,
+    });
+    expect(problems({ kind: 'months', weeks: 'x', start: '' })).toEqual({});
+    expect(problems({ kind: 'list' })).toEqual({ list: words.periods.listMissing });
+    expect(problems({ kind: 'list', list: '2027-03-01 2027-04-04\nsoon' })).toEqual({
+      list: words.periods.listProblem([2]),
+    });
+  });
 });

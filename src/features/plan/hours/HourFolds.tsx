@@ -51,9 +51,9 @@ function HourFold({
   refoldTop: number;
   onOpen: (isOpen: boolean) => void;
 }) {
-  const { scale, open, layout, rails, railsWidth, columnWidth } = hours;
+  const { scale, layout, rails, railsWidth, columnWidth } = hours;
   const wall = wallMinute(scale, minute);
-  if (open[edge])
+  if (!(edge === 'before' ? scale.foldedBefore : scale.foldedAfter))
     return (
       <RefoldButton
         time={timeText(wall * MINUTE)}

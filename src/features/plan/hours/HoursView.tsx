@@ -14,6 +14,7 @@ import { HourFolds } from './HourFolds';
 import { HourRail } from './HourRail';
 import { HoursHeads } from './HoursHeads';
 import { RibbonRows } from './RibbonRows';
+import { useDraftInSight } from './useDraftInSight';
 import { useEntriesInSight } from './useEntriesInSight';
 import { useHoursLayout } from './useHoursLayout';
 import { useHoursWalk } from './useHoursWalk';
@@ -38,9 +39,10 @@ export function HoursView({
 }: HoursViewProps) {
   const { zone, gridStep, fadePast, rowHeight, weekNumbers } = address;
   const view = useGridView({ ...shown, draft, zone, fadePast });
-  const hours = useHoursLayout(view, { columns, zone, rowHeight, gridStep });
+  const hours = useHoursLayout(view, { columns, zone, rowHeight, gridStep, draft });
   const { days, columnWidth, scale, layout, order, rails, changes } = hours;
   const { frame, scroller, today, answer } = view;
+  useDraftInSight(frame, scale, draft);
   const columnsBox = useRef<HTMLElement>(null);
   const { tabbableKey, onCardKey } = useGridInput(view, {
     order,

@@ -16,6 +16,7 @@ import { useSettings } from '@/store';
 import { useKeptParts } from '@/ui/useKeptParts';
 import { type CardOrder } from '../grid/cardOrder';
 import { useFrameSize } from '../grid/useFrameSize';
+import type { Ghost } from '../grid/ghost';
 import type { GridView } from '../grid/useGridView';
 import { DRAFT_KEY } from '../grid/withDraft';
 import { roomOf } from './columnSizes';
@@ -51,6 +52,7 @@ interface HoursShown {
   readonly zone: string;
   readonly rowHeight: RowHeight;
   readonly gridStep: number;
+  readonly draft: Ghost | null;
 }
 
 /** Ribbons and cards of each column in the order in which the keys walk them. */
@@ -67,7 +69,7 @@ const orderOf = ({ columns, ribbons }: HoursGridLayout): CardOrder => ({
 /** Lays out days with their hours: the scale with its folds, the rails, the cards beside each other. */
 export function useHoursLayout(
   view: GridView,
-  { columns, zone, rowHeight, gridStep }: HoursShown,
+  { columns, zone, rowHeight, gridStep, draft }: HoursShown,
 ): HoursLayout {
   const { width, occurrences, draftKey, pinned, byKey, frame } = view;
   const settings = useSettings();
@@ -87,6 +89,7 @@ export function useHoursLayout(
     viewportHeight,
     rowHeight,
     gridStep,
+    draft,
   });
   const laidOut = useKeptParts(
     useMemo(

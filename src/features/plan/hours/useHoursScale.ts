@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
-import { type HoursScale, scaleMinute } from '@/core/layout/hours';
+import { foldsOver, type HoursScale, scaleMinute } from '@/core/layout/hours';
 import type { RowHeight } from '@/core/model/look';
 import type { ClockChange } from '@/core/time/clockChange';
 import { hoursInZone, patternHours } from '@/core/time/workingPattern';
 import { useSettings } from '@/store';
 import { sizes } from '@/ui/theme/tokens';
+import type { Ghost } from '../grid/ghost';
 
 /** Which folded hours stand open. */
 export interface OpenFolds {
@@ -27,6 +28,7 @@ export function useHoursScale({
   viewportHeight,
   rowHeight,
   gridStep,
+  draft,
 }: {
   zone: string;
   firstDay: number;
@@ -36,6 +38,8 @@ export function useHoursScale({
   viewportHeight: number;
   rowHeight: RowHeight;
   gridStep: number;
+  /** What is being written: the hours that would hide it stand open meanwhile. */
+  draft: Pick<Ghost, 'startWall' | 'endWall' | 'allDay'> | null;
 }): HoursScale {
   const { workingPattern, homeZone } = useSettings();
   return useMemo(() => {
@@ -45,15 +49,16 @@ export function useHoursScale({
     const from = scaleMinute({ repeated }, pattern.from);
     const to = scaleMinute({ repeated }, pattern.to);
     // With both folds closed the hours fill the view, as far as they stay dense.
+    const hides = draft ? foldsOver({ from, to, repeated }, draft) : undefined;
     const fitting = Math.floor((viewportHeight - 2 * sizes.fold - 1) / ((to - from) / 60));
     return {
       from,
       to,
-      foldedBefore: !open.before && from > 0,
-      foldedAfter: !open.after && pattern.to < 1440,
+      foldedBefore: !open.before && !hides?.before && from > 0,
+      foldedAfter: !open.after && !hides?.after && pattern.to < 1440,
       hourHeight: hourHeight(rowHeight, gridStep, fitting),
       foldHeight: sizes.fold,
       repeated,
     };
-  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay, changes, rowHeight, gridStep]);
+  }, [workingPattern, open, viewportHeight, homeZone, zone, firstDay, changes, rowHeight, gridStep, draft]);
 }

@@ -1,7 +1,6 @@
 import { type Dispatch, type RefObject, type SetStateAction, useEffect } from 'react';
-import { type HoursScale, scaleMinute } from '@/core/layout/hours';
+import { foldsOver, type HoursScale } from '@/core/layout/hours';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { DAY, MINUTE } from '@/core/time/civil';
 import { useWorkspace, workspace } from '@/features/workspace';
 import type { OpenFolds } from './useHoursScale';
 
@@ -16,12 +15,9 @@ export function useRevealed(
   const occurrence = key === null ? undefined : shown.get(key);
   useEffect(() => {
     if (!occurrence) return;
-    const { startWall, endWall, allDay } = occurrence;
-    const midnight = Math.floor(startWall / DAY) * DAY;
-    const from = scaleMinute(scale, (startWall - midnight) / MINUTE);
-    const to = scaleMinute(scale, (endWall - midnight) / MINUTE);
-    const before = !allDay && scale.foldedBefore && to <= scale.from;
-    const after = !allDay && scale.foldedAfter && from >= scale.to;
+    const hides = foldsOver(scale, occurrence);
+    const before = scale.foldedBefore && hides.before;
+    const after = scale.foldedAfter && hides.after;
     if (before || after) {
       setOpen((open) => ({ before: open.before || before, after: open.after || after }));
       return;
