@@ -199,3 +199,21 @@ test('from “Not at all” a rule of one’s own is one press away', async ({ p
   await editor.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(card(page, /Q1 works report, .*repeats/)).toBeVisible();
 });
+
+test('what is written for folded hours opens them while it is, and stays in sight when it is kept', async ({
+  page,
+}) => {
+  await openPlan(page);
+  const morning = page.locator('[data-fold="before"]');
+  await expect(morning).toBeVisible();
+  const line = page.getByTestId('entry-line');
+  await line.fill('Tide gauge Wed 5am-6am');
+  await expect(page.getByTestId('ghost')).toBeInViewport();
+  await expect(morning).toHaveCount(0);
+  await line.fill('');
+  await expect(morning).toBeVisible();
+  await line.fill('Tide gauge Wed 5am-6am');
+  await expect(page.getByTestId('understood-title')).toHaveText('Tide gauge');
+  await line.press('Enter');
+  await expect(card(page, /Tide gauge/)).toBeInViewport();
+});

@@ -8,7 +8,7 @@ import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { CardTab } from '../grid/CardTab';
+import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
 import { type CardState, useCardFrame } from '../grid/useCardFrame';
 
@@ -56,7 +56,7 @@ export const AgendaCard = memo(function AgendaCard({ occurrence, day, calendar, 
         <div style={{ color: colours.quietInk }}>{length}</div>
       </div>
       <div {...props} className={classes.card} style={style}>
-        <CardTab kind="roomy" tones={tones} mark={calendar?.mark} selected={state.selected} />
+        {cardTab({ kind: 'roomy', tones, mark: calendar?.mark, selected: state.selected })}
         <div className={`${classes.title} ${isStruck ? classes.struck : ''}`}>
           {cardTitle(occurrence)}
           {icons.map((icon) => (

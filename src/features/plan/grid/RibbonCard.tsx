@@ -5,7 +5,7 @@ import { timeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { CardTab } from './CardTab';
+import { cardTab } from './cardTab';
 import { cardTitle } from './cardTitle';
 import { useGhost } from './ghost';
 import { type CardState, useCardFrame } from './useCardFrame';
@@ -52,7 +52,7 @@ export const RibbonCard = memo(function RibbonCard({
         borderRadius: `${left}px ${right}px ${right}px ${left}px`,
       }}
     >
-      <CardTab kind="corner" tones={tones} mark={calendar?.mark} selected={state.selected} />
+      {cardTab({ kind: 'corner', tones, mark: calendar?.mark, selected: state.selected })}
       {width < LEAST_TITLED ? null : (
         <span className={`${classes.title} ${isStruck ? classes.struck : ''}`}>
           {occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `}

@@ -11,7 +11,7 @@ import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { CardTab } from '../grid/CardTab';
+import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
 import { type CardFrame, type CardState, useCardFrame } from '../grid/useCardFrame';
 
@@ -122,16 +122,10 @@ export const EntryCard = memo(function EntryCard(props: EntryCardProps) {
     >
       {text ? (
         <>
-          {text.isBare ? null : (
-            <CardTab kind="corner" tones={tones} mark={calendar?.mark} selected={state.selected} />
-          )}
-          <CardWords
-            occurrence={occurrence}
-            text={text}
-            icons={icons}
-            frame={frame}
-            room={{ width, height }}
-          />
+          {text.isBare
+            ? null
+            : cardTab({ kind: 'corner', tones, mark: calendar?.mark, selected: state.selected })}
+          {cardWords({ occurrence, text, icons, frame, room: { width, height } })}
         </>
       ) : width >= LEAST_MARKED ? (
         <div aria-hidden className={classes.mark}>
@@ -143,7 +137,7 @@ export const EntryCard = memo(function EntryCard(props: EntryCardProps) {
 });
 
 /** The words of a card, set in whole lines, with the icons that there is room for. */
-function CardWords({
+function cardWords({
   occurrence,
   text,
   icons,

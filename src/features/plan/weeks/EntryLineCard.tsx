@@ -7,7 +7,7 @@ import { timeRangeText, timeText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
-import { CardTab } from '../grid/CardTab';
+import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
 import { useGhost } from '../grid/ghost';
 import { type CardState, useCardFrame } from '../grid/useCardFrame';
@@ -61,7 +61,7 @@ export const EntryLineCard = memo(function EntryLineCard(props: EntryLineCardPro
   const { time, shown, details } = lineText(occurrence, { day, width, isFull, isDraft: !!state.isDraft });
   return (
     <div {...frame.props} className={classes.line} style={frame.style}>
-      <CardTab kind="line" tones={frame.tones} mark={calendar?.mark} selected={state.selected} />
+      {cardTab({ kind: 'line', tones: frame.tones, mark: calendar?.mark, selected: state.selected })}
       <span className={`${classes.text} ${frame.isStruck ? classes.struck : ''}`}>
         {time ? <span className={classes.time}>{time} </span> : null}
         {shown}

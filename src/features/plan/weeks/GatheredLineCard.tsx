@@ -7,7 +7,7 @@ import { measureSmallText } from '@/ui/measureText';
 import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { CardTab } from '../grid/CardTab';
+import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
 import { useGhost } from '../grid/ghost';
 import { useCardFrame } from '../grid/useCardFrame';
@@ -78,7 +78,7 @@ export const GatheredLineCard = memo(function GatheredLineCard({
       >
         {index === 0 ? (
           <span aria-hidden className={classes.said} style={{ width }}>
-            <CardTab kind="line" tones={tones} mark={calendar?.mark} selected={selectedHere} />
+            {cardTab({ kind: 'line', tones, mark: calendar?.mark, selected: selectedHere })}
             <span className={isStruck ? classes.struck : undefined}>{shown}</span>
           </span>
         ) : null}

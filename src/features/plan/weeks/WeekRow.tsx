@@ -16,8 +16,8 @@ import { focusWidth, fontFamilies, fontSizes, hairline, sizes } from '@/ui/theme
 import { words } from '@/ui/words';
 import { RibbonCard } from '../grid/RibbonCard';
 import type { CardState } from '../grid/useCardFrame';
-import { CellHead } from './CellHead';
-import { DayBar } from './DayBar';
+import { cellHead } from './cellHead';
+import { dayBar } from './dayBar';
 import { EntryLineCard } from './EntryLineCard';
 import { GatheredLineCard } from './GatheredLineCard';
 import { GATHERED, HEAD, WIDE_BAR } from './weekSizes';
@@ -150,7 +150,8 @@ const bookedText = (load: DayLoad | undefined): string =>
 /** A day of a week: its date, its bar, and as many of its entries as have room. */
 function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
   const { columnWidth, layout, loads, calendars, detail, selectedDay, range, pattern } = props;
-  const { colours } = useTheme();
+  const theme = useTheme();
+  const { colours } = theme;
   const { day } = cell;
   const otherDate = props.system && otherSystemText(props.system, day);
   const load = loads?.[day];
@@ -178,33 +179,35 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         ...(isSelected ? { boxShadow: `inset 0 0 0 ${focusWidth}px ${colours.primary}` } : null),
       }}
     >
-      <CellHead
-        day={day}
-        width={columnWidth}
-        isToday={day === props.today}
-        isOutside={isOutside}
-        isFirst={day === range.first}
-        otherDate={otherDate}
-        booked={load?.booked ?? 0}
-        hidden={isBars ? 0 : cell.hidden}
-        onOpenDay={props.onOpenDay}
-      />
-      <DayBar
-        pieces={cell.bar}
-        calendars={calendars}
-        top={top + 2}
-        width={isBars ? columnWidth - 8 : NARROW_BAR}
-        height={Math.max(12, props.height - top - 5)}
-        isOutside={isOutside}
-        isMarked={isBars}
-      />
-      {isBars ? null : <CellLines cell={cell} top={top} row={props} />}
+      {cellHead({
+        colours,
+        day,
+        width: columnWidth,
+        isToday: day === props.today,
+        isOutside,
+        isFirst: day === range.first,
+        otherDate,
+        booked: load?.booked ?? 0,
+        hidden: isBars ? 0 : cell.hidden,
+        onOpenDay: props.onOpenDay,
+      })}
+      {dayBar({
+        theme,
+        pieces: cell.bar,
+        calendars,
+        top: top + 2,
+        width: isBars ? columnWidth - 8 : NARROW_BAR,
+        height: Math.max(12, props.height - top - 5),
+        isOutside,
+        isMarked: isBars,
+      })}
+      {isBars ? null : cellLines(cell, top, props)}
     </div>
   );
 }
 
 /** The entries of a day that have room. */
-function CellLines({ cell, top, row }: { cell: WeekDay; top: number; row: WeekRowProps }) {
+function cellLines(cell: WeekDay, top: number, row: WeekRowProps) {
   const { columnWidth, detail, calendars, fontsLoaded } = row;
   return (
     <div className={classes.lines} style={{ top: top + 1 }}>

@@ -1,14 +1,15 @@
 import type { WeekDay } from '@/core/layout/weekRows';
 import type { Calendar } from '@/core/model/calendar';
 import { pageClasses } from '@/ui/pageClasses';
-import { useTheme } from '@/ui/theme/theme';
+import type { Theme } from '@/ui/theme/theme';
 import { hairline } from '@/ui/theme/tokens';
 
 /** The least piece of a bar that bears a mark, in pixels. */
 const MARKED = { width: 22, height: 15 };
 
-/** A day's hours as a tiny upright timeline, in the colours of its entries. */
-export function DayBar({
+/** A day's hours as a tiny upright timeline, in the colours of its entries. Not a component: a month has dozens of them. */
+export function dayBar({
+  theme: { colours, calendar: tonesOf },
   pieces,
   calendars,
   top,
@@ -17,6 +18,7 @@ export function DayBar({
   isOutside,
   isMarked,
 }: {
+  theme: Theme;
   pieces: WeekDay['bar'];
   calendars: ReadonlyMap<string, Calendar>;
   top: number;
@@ -27,7 +29,6 @@ export function DayBar({
   /** Whether its pieces bear their calendars' marks, where they have room. */
   isMarked: boolean;
 }) {
-  const { colours, calendar: tonesOf } = useTheme();
   return (
     <div
       aria-hidden

@@ -1,8 +1,7 @@
 import { dayOfMonthText, dayText, lengthText, shortMonthDayText } from '@/ui/dates';
 import { MINUTE } from '@/core/time/civil';
 import { pageClasses } from '@/ui/pageClasses';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
+import { corner, fontFamilies, fontSizes, hairline, type NeutralColours } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { HEAD } from './weekSizes';
 
@@ -13,8 +12,12 @@ const WITH_BOTH = 190;
 /** What the number of those that are not named takes of the head. */
 const MORE = 36;
 
-/** The head of a day in weeks: its date, how much of it is booked, and how many entries are not named. */
-export function CellHead({
+/**
+ * The head of a day in weeks: its date, how much of it is booked, and how many entries are not named. Not a component, nor
+ * are its parts: a month has dozens of them.
+ */
+export function cellHead({
+  colours,
   day,
   width,
   isToday,
@@ -25,6 +28,7 @@ export function CellHead({
   hidden,
   onOpenDay,
 }: {
+  colours: NeutralColours;
   day: number;
   width: number;
   isToday: boolean;
@@ -38,18 +42,10 @@ export function CellHead({
   hidden: number;
   onOpenDay: (day: number) => void;
 }) {
-  const { colours } = useTheme();
   const hasHours = width > (otherDate ? WITH_BOTH : WITH_HOURS) + (hidden > 0 ? MORE : 0) && booked > 0;
   return (
     <div className={classes.head}>
-      <DateButton
-        day={day}
-        onOpenDay={onOpenDay}
-        isToday={isToday}
-        isOutside={isOutside}
-        width={width}
-        isFirst={isFirst}
-      />
+      {dateButton({ colours, day, onOpenDay, isToday, isOutside, width, isFirst })}
       {otherDate && width > WITH_OTHER_DATE ? (
         <span aria-hidden className={classes.other} style={{ color: colours.quietInk }}>
           {otherDate}
@@ -60,13 +56,14 @@ export function CellHead({
           {lengthText(booked * MINUTE)}
         </span>
       ) : null}
-      {hidden > 0 ? <MoreButton hidden={hidden} day={day} onOpenDay={onOpenDay} /> : null}
+      {hidden > 0 ? moreButton({ colours, hidden, day, onOpenDay }) : null}
     </div>
   );
 }
 
 /** The date, which opens the day. */
-function DateButton({
+function dateButton({
+  colours,
   day,
   onOpenDay,
   isToday,
@@ -74,6 +71,7 @@ function DateButton({
   width,
   isFirst,
 }: {
+  colours: NeutralColours;
   day: number;
   onOpenDay: (day: number) => void;
   isToday: boolean;
@@ -81,7 +79,6 @@ function DateButton({
   width: number;
   isFirst: boolean;
 }) {
-  const { colours } = useTheme();
   return (
     <button
       type="button"
@@ -105,16 +102,17 @@ function DateButton({
 }
 
 /** How many entries are not named. */
-function MoreButton({
+function moreButton({
+  colours,
   hidden,
   day,
   onOpenDay,
 }: {
+  colours: NeutralColours;
   hidden: number;
   day: number;
   onOpenDay: (day: number) => void;
 }) {
-  const { colours } = useTheme();
   return (
     <button
       type="button"

@@ -8,8 +8,11 @@ export type TabKind = 'corner' | 'roomy' | 'line';
 
 const TICK: Readonly<Record<TabKind, number>> = { corner: 14, roomy: 14, line: 12 };
 
-/** The index tab of a card: its calendar's mark on the colour, or a tick where it is selected. */
-export function CardTab({
+/**
+ * The index tab of a card: its calendar's mark on the colour, or a tick where it is selected. Not a component: there are
+ * hundreds of them.
+ */
+export function cardTab({
   kind,
   tones,
   mark,
