@@ -22,7 +22,6 @@ import { RuleFields } from './RuleFields';
 import { SkipDaysOffField } from './SkipDaysOffField';
 import type { RuleStart } from '@/core/recurrence/until';
 import type { CalendarColours } from '@/ui/theme/calendarColours';
-import type { RepeatChoice } from '@/core/recurrence/choices';
 
 interface RepeatEditorProps {
   title: string;
