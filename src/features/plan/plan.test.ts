@@ -1,40 +1,7 @@
 import { initialLook, type Look, NO_FILTER } from '@/core/model/look';
 import { parseDate } from '@/core/time/civil';
 import { filterText } from '@/ui/filterText';
-import { neighbour, tabbableKeyOf, type CardOrder } from './grid/cardOrder';
 import { titleText } from './titleText';
-
-describe('arrow keys', () => {
-  const days: CardOrder = { lists: [['a', 'b'], [], ['c', 'd', 'e'], ['f']], along: 'down' };
-
-  test('lead along a day and to the nearest place in the next that has one', () => {
-    expect(neighbour(days, 'a', 'ArrowDown')).toBe('b');
-    expect(neighbour(days, 'b', 'ArrowDown')).toBeUndefined();
-    expect(neighbour(days, 'b', 'ArrowRight')).toBe('d');
-    expect(neighbour(days, 'e', 'ArrowRight')).toBe('f');
-    expect(neighbour(days, 'f', 'ArrowLeft')).toBe('c');
-    expect(neighbour(days, 'a', 'ArrowLeft')).toBeUndefined();
-  });
-
-  test('run on at the end of a day: to the next, or to the same weekday of the next week', () => {
-    expect(neighbour({ ...days, runsOn: 1 }, 'b', 'ArrowDown')).toBe('c');
-    expect(neighbour({ ...days, runsOn: 1 }, 'c', 'ArrowUp')).toBe('b');
-    expect(neighbour({ ...days, runsOn: 2 }, 'b', 'ArrowDown')).toBe('c');
-    expect(neighbour({ ...days, runsOn: 3 }, 'f', 'ArrowUp')).toBe('b');
-  });
-
-  test('lead along a lane sideways', () => {
-    const lanes: CardOrder = { ...days, along: 'across' };
-    expect(neighbour(lanes, 'a', 'ArrowRight')).toBe('b');
-    expect(neighbour(lanes, 'a', 'ArrowDown')).toBe('c');
-  });
-
-  test('begin at the latest selected entry that is shown, else at the first', () => {
-    expect(tabbableKeyOf(days, ['d', 'gone'])).toBe('d');
-    expect(tabbableKeyOf({ ...days, lists: [[], ['x']] }, ['gone'])).toBe('x');
-    expect(tabbableKeyOf({ ...days, lists: [[]] }, [])).toBeUndefined();
-  });
-});
 
 describe('a title', () => {
   const day = parseDate('2027-03-09');

@@ -1,6 +1,7 @@
 import { parseLocal } from '@/core/time/civil';
 import { quickChoices } from '@/core/recurrence/choices';
-import { draftOf, problemsOfDraft, recurrenceOfDraft, withChoice } from './repeatDraft';
+import { words } from '@/ui/words';
+import { draftOf, problemsOfDraft, recurrenceOfDraft, repeatForm, withChoice } from './repeatDraft';
 
 const TUESDAY = { wall: parseLocal('2027-03-09T14:00'), allDay: false, zone: 'Europe/Lisbon' };
 const repeating = (...rules: string[]) => ({ rules, dates: [], exceptionDates: [] });
@@ -59,4 +60,39 @@ test('each problem is said at its field', () => {
   expect(
     problems({ choice: { ...yearly, months: [3, 9], on: { kind: 'nth', ordinal: -1, weekday: 'workday' } } }),
   ).toEqual(['months']);
+});
+
+describe('the form of a repeat', () => {
+  const form = repeatForm(undefined, TUESDAY);
+
+  test('says the recurrence of the entry, or that it repeats no more', () => {
+    expect(form.parse({ ...weekly, interval: '2' })).toEqual({
+      recurrence: repeating('FREQ=WEEKLY;INTERVAL=2;BYDAY=TU'),
+    });
+    expect(form.parse({ ...weekly, kind: 'none' })).toEqual({ recurrence: undefined });
+  });
+
+  test('keeps what was there beside the rule, and a rule that says more than the form can', () => {
+    const before = {
+      ...repeating('FREQ=YEARLY;BYDAY=20MO'),
+      exceptionDates: [{ kind: 'date' as const, date: '2028-05-15' }],
+    };
+    expect(repeatForm(before, TUESDAY).parse(draftOf(before, TUESDAY, 1))).toEqual({ recurrence: before });
+  });
+
+  test.each([
+    ['interval', { interval: '0' }, words.editor.problems.interval],
+    ['interval', { interval: 'two' }, words.editor.problems.interval],
+    ['weekdays', { choice: { ...weekly.choice, weekdays: [] } }, words.editor.problems.weekdays],
+    ['count', { ends: 'count' as const, count: '' }, words.editor.problems.count],
+    ['until', { ends: 'until' as const, until: '2027-02-30' }, words.editor.problems.date],
+    ['until', { ends: 'until' as const, until: '2027-03-01' }, words.editor.problems.until],
+  ])('says at the field %s what is wrong with it: %j', (field, typed, message) => {
+    const { error } = form.safeParse({ ...weekly, ...typed });
+    expect(error?.issues.map((issue) => [issue.path, issue.message])).toEqual([[[field], message]]);
+  });
+
+  test('has nothing against fields of a repeat that is none', () => {
+    expect(form.safeParse({ ...weekly, kind: 'none', interval: '', count: 'x' }).success).toBe(true);
+  });
 });

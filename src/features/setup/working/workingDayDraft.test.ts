@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { WorkingDay } from '@/core/model/settings';
-import { dayOfDraft, draftOfDay } from './workingDayDraft';
+import { setupWords } from '@/ui/words/setup';
+import { dayOfDraft, draftOfDay, workingDayForm } from './workingDayDraft';
 
 const office = (...spans: [number, number][]): WorkingDay => ({
   place: 'office',
@@ -64,4 +65,27 @@ test.each([
   ],
 ] as const)('%s hours are not kept', (problem, spans) => {
   expect(dayOfDraft({ place: 'office', spans }, before)).toEqual({ problem });
+});
+
+test('the form of a day says the day once its hours can be kept, else what is wrong with them together', () => {
+  const form = workingDayForm(before);
+  const spans = [
+    { from: '13:00', to: '17:00' },
+    { from: '08:00', to: '12:00' },
+  ];
+  expect(form.parse({ place: 'home', spans })).toEqual({
+    place: 'home',
+    spans: [
+      { from: 480, to: 720 },
+      { from: 780, to: 1020 },
+    ],
+  });
+  const { error } = form.safeParse({ place: 'home', spans: [{ from: '12:00', to: '08:00' }] });
+  expect(error?.issues.map(({ path, message }) => [path, message])).toEqual([
+    [['hours'], setupWords.working.problems.backwards],
+  ]);
+  expect(form.parse({ place: 'off', spans: [{ from: '', to: '' }] })).toEqual({
+    place: before.place,
+    spans: [],
+  });
 });
