@@ -119,46 +119,30 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   );
 }
 
-/** What is searched for, and how much is found where. */
-function SearchHead({
-  text,
-  setText,
-  setField,
-  setLimit,
-  hits,
-  active,
-  show,
-  id,
-  groups,
-  answer,
-  field,
-  failed,
-}: {
+interface WordsFieldProps {
   text: string;
   setText: (text: string) => void;
   setField: (field: SearchField | undefined) => void;
-  setLimit: (next: number) => void;
+  setLimit: (limit: number) => void;
   hits: readonly SearchHit[];
   active: number;
   show: (hit: SearchHit) => void;
   id: string;
+}
+
+interface SearchHeadProps extends WordsFieldProps {
   groups: readonly SearchField[];
   answer: SearchAnswer | undefined;
   field: SearchField | undefined;
   failed: boolean;
-}) {
+}
+
+/** What is searched for, and how much is found where. */
+function SearchHead({ groups, answer, field, failed, ...typed }: SearchHeadProps) {
+  const { text, setField } = typed;
   return (
     <View style={styles.field}>
-      <WordsField
-        text={text}
-        setText={setText}
-        setField={setField}
-        setLimit={setLimit}
-        hits={hits}
-        active={active}
-        show={show}
-        id={id}
-      />
+      <WordsField {...typed} />
       {groups.length > 0 && text !== '' ? (
         <Groups groups={groups} answer={answer} field={field} setField={setField} />
       ) : null}
@@ -179,25 +163,7 @@ function SearchHead({
 }
 
 /** What is searched for. */
-function WordsField({
-  text,
-  setText,
-  setField,
-  setLimit,
-  hits,
-  active,
-  show,
-  id,
-}: {
-  text: string;
-  setText: (text: string) => void;
-  setField: (value: SearchField | undefined) => void;
-  setLimit: (next: number) => void;
-  hits: readonly SearchHit[];
-  active: number;
-  show: (hit: SearchHit) => void;
-  id: string;
-}) {
+function WordsField({ text, setText, setField, setLimit, hits, active, show, id }: WordsFieldProps) {
   return (
     <TextField
       label={words.search.label}

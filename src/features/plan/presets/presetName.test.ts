@@ -4,7 +4,13 @@ import { words } from '@/ui/words';
 import { stateWith } from '../../../../testing/samples';
 import { presetName } from './presetName';
 
-const kept = { id: 'site', name: 'Out on site', order: 1, fromToday: true, look: { ...initialLook, view: 'weeks' as const } };
+const kept = {
+  id: 'site',
+  name: 'Out on site',
+  order: 1,
+  fromToday: true,
+  look: { ...initialLook, view: 'weeks' as const },
+};
 const state = (): State => ({ ...stateWith(), presets: new Map([['site', kept]]) });
 const problemOf = (name: string, exceptId?: string) =>
   presetName(state, exceptId).safeParse(name).error?.issues[0]?.message;
