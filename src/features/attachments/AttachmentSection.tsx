@@ -45,14 +45,12 @@ export function AttachmentSection() {
         </AppText>
       ) : null}
       <View style={styles.list}>
-        {uses.slice(0, SHOWN).map(({ attachment, title, count }) => (
+        {uses.slice(0, SHOWN).map((use) => (
           <AttachmentRow
-            key={attachment.id}
-            attachment={attachment}
-            there={there}
-            toggle={toggle}
-            title={title}
-            count={count}
+            key={use.attachment.id}
+            {...use}
+            isChosen={there.has(use.attachment.id)}
+            toggle={() => toggle(use.attachment.id)}
             save={save}
           />
         ))}
@@ -104,32 +102,25 @@ function ChosenActions({
 /** An attached file, where it is, and its size. */
 function AttachmentRow({
   attachment,
-  there,
-  toggle,
   title,
   count,
+  isChosen,
+  toggle,
   save,
-}: {
-  attachment: Attachment;
-  there: ReadonlySet<string>;
-  toggle: (id: string) => void;
-  title: string;
-  count: number;
+}: AttachmentUse & {
+  isChosen: boolean;
+  toggle: () => void;
   save: (attachment: Attachment) => Promise<void>;
 }) {
   return (
     <View style={styles.row}>
-      <Check
-        label={said.choose(attachment.name)}
-        hideLabel
-        checked={there.has(attachment.id)}
-        onChange={() => toggle(attachment.id)}
-      />
-      <View style={styles.text}>
-        <AppText numberOfLines={1}>{attachment.name}</AppText>
-        <AppText size="small" tone="quiet" numberOfLines={1}>
-          {said.on(title || words.entry.noTitle, count)}
-        </AppText>
+      <View style={styles.choice}>
+        <Check label={said.choose(attachment.name)} checked={isChosen} onChange={toggle}>
+          <AppText numberOfLines={1}>{attachment.name}</AppText>
+          <AppText size="small" tone="quiet" numberOfLines={1}>
+            {said.on(title || words.entry.noTitle, count)}
+          </AppText>
+        </Check>
       </View>
       <AppText figures tone="quiet">
         {said.size(attachment.size)}
@@ -149,6 +140,6 @@ const styles = StyleSheet.create({
   section: { gap: space(3) },
   list: { gap: space(1) },
   row: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
-  text: { flex: 1, minWidth: 0 },
+  choice: { flex: 1, minWidth: 0 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
 });

@@ -76,10 +76,11 @@ export function CategorySection() {
 function CategorySheet({ category, onClose }: { category: CategoryUse; onClose: () => void }) {
   const state = useSnapshot((snapshot) => snapshot.state);
   const { commit, context } = useCommands();
-  const { control, typed, submit } = useFormOf(CategoryForm, {
-    name: category.name,
-    colour: category.colour,
-  });
+  const { control, typed, submit } = useFormOf(
+    CategoryForm,
+    { name: category.name, colour: category.colour },
+    'while-typing',
+  );
   const newName = typed.name.trim();
   const other =
     newName === category.name

@@ -106,11 +106,11 @@ export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
   const hasFiles = events.some(({ attachments }) => attachments);
   const isReady = !hasRange || (isRangeRight && range.data !== undefined && !range.isPlaceholderData);
   const go = () =>
-    submit(async (said) => {
+    submit(async (chosen) => {
       try {
-        const calendar = calendars.find(({ id }) => id === said.calendarId);
-        const withFiles = said.options.includes('files');
-        await exportEntries(store, events, calendar, { form: said.form, withFiles, now: context().now });
+        const calendar = calendars.find(({ id }) => id === chosen.calendarId);
+        const withFiles = chosen.options.includes('files');
+        await exportEntries(store, events, calendar, { form: chosen.form, withFiles, now: context().now });
         onClose();
       } catch {
         refuse(words.data.saveFailed);

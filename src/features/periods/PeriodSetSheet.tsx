@@ -43,11 +43,15 @@ export function PeriodSetSheet({
 }) {
   const { store } = useOpenStore();
   const { commit, context } = useCommands();
-  const { control, typed, submit } = useFormOf(PeriodSetForm, {
-    name: set?.name ?? '',
-    // The Monday next to the new year.
-    ...formOfRule(set?.rule, dateString(startOfWeek(dayNumber(civilDate(today).year, 1, 4)))),
-  });
+  const { control, typed, submit } = useFormOf(
+    PeriodSetForm,
+    {
+      name: set?.name ?? '',
+      // The Monday next to the new year.
+      ...formOfRule(set?.rule, dateString(startOfWeek(dayNumber(civilDate(today).year, 1, 4)))),
+    },
+    'while-typing',
+  );
   const save = () =>
     submit((said) => {
       commit(savePeriodSet(store.getSnapshot().state, set?.id, said, context()));

@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { z } from 'zod';
 import { Button } from '../primitives/Button';
@@ -15,12 +15,11 @@ const schema = z
   })
   .transform(({ name, weeks }) => ({ name, weeks: Number(weeks) }));
 
-function Form({ onSaid }: { onSaid: (said: z.output<typeof schema>) => void }) {
-  const { control, typed, change, problems, submit, reset } = useFormOf(schema, {
-    name: '',
-    weeks: '4',
-    kind: 'weeks',
-  });
+type OnSaid = (said: z.output<typeof schema>) => void | Promise<void>;
+
+function Form({ onSaid, says }: { onSaid: OnSaid; says: Parameters<typeof useFormOf>[2] }) {
+  const start = { name: '', weeks: '4', kind: 'weeks' };
+  const { control, typed, change, problems, submit, reset } = useFormOf(schema, start, says);
   return (
     <ThemeProvider>
       <FormText control={control} name="name" label="Name" />
@@ -42,17 +41,21 @@ function Form({ onSaid }: { onSaid: (said: z.output<typeof schema>) => void }) {
   );
 }
 
-const open = () => {
+const open = (says?: Parameters<typeof useFormOf>[2]) => {
   const said = jest.fn();
-  render(<Form onSaid={said} />);
+  render(<Form onSaid={said} says={says} />);
   return said;
 };
 const field = (name: string) => screen.getByLabelText<HTMLInputElement>(name);
 const press = (name: string) => userEvent.click(screen.getByRole('button', { name }));
 
-test('nothing is said of a field before it was typed in', () => {
+test('nothing is said of a field that is half typed, before the form is handed on', async () => {
   open();
+  await userEvent.type(field('Weeks'), 'x');
+  await act(async () => {});
   expect(screen.queryByRole('alert')).toBeNull();
+  await press('Save');
+  expect(await screen.findAllByRole('alert')).toHaveLength(2);
 });
 
 test('what is handed on is what the schema makes of it', async () => {
@@ -75,12 +78,25 @@ test('what is wrong is said at its field, has the focus, and is gone once it is 
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
 });
 
-test('a field that is typed in is looked at by every letter', async () => {
-  open();
+test('a form that says what is wrong while it is typed does so by every letter', async () => {
+  open('while-typing');
   await userEvent.type(field('Weeks'), 'x');
   expect((await screen.findByRole('alert')).textContent).toBe('A number of weeks.');
   await userEvent.type(field('Weeks'), '{Backspace}');
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+});
+
+test('a second press while what the form says is still being taken does nothing; a later one does', async () => {
+  const said = open();
+  let taken = () => {};
+  said.mockReturnValue(new Promise<void>((resolve) => (taken = resolve)));
+  await userEvent.type(field('Name'), 'Tides');
+  await press('Save');
+  await press('Save');
+  await waitFor(() => expect(said).toHaveBeenCalledTimes(1));
+  await act(async () => taken());
+  await press('Save');
+  await waitFor(() => expect(said).toHaveBeenCalledTimes(2));
 });
 
 test('several fields set at once are looked through whole; fields set anew have nothing wrong with them', async () => {

@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useRef } from 'react';
 import {
   type Control,
   type DefaultValues,
@@ -23,24 +24,37 @@ export interface FormOf<Typed extends FieldValues, Said> {
   readonly problems: Readonly<Partial<Record<FieldPath<Typed>, string>>>;
   /** Sets all fields anew, with nothing wrong with them. */
   readonly reset: (typed: Typed) => void;
-  /** Hands on what the form says, or takes the focus to the first field that is wrong. */
+  /**
+   * Hands on what the form says, or takes the focus to the first field that is wrong. Asked again while that is still
+   * being taken, it does nothing.
+   */
   readonly submit: (take: (said: Said) => void | Promise<void>) => void;
 }
 
 /**
- * A form over a schema, whose messages are the words that stand at the fields. Nothing is said of a field before it was
- * typed in or all of them are handed on; from then on at every letter.
+ * A form over a schema, whose messages are the words that stand at the fields. Nothing is said before all of
+ * them are handed on, and from then on at every letter; where each letter shows at once elsewhere (a preview, a warning),
+ * what is wrong is said `while-typing`.
  */
 export function useFormOf<Typed extends FieldValues, Said>(
   schema: z.ZodType<Said, Typed>,
   start: Typed,
+  says: 'once-submitted' | 'while-typing' = 'once-submitted',
 ): FormOf<Typed, Said> {
   const { control, handleSubmit, setValue, trigger, reset, formState } = useForm<Typed, unknown, Said>({
     defaultValues: start as DefaultValues<Typed>,
     resolver: zodResolver(schema),
-    mode: 'onChange',
+    mode: says === 'while-typing' ? 'onChange' : 'onSubmit',
   });
   const typed = useWatch({ control }) as Typed;
+  const isTaking = useRef(false);
+  const handOn = async (said: Said, take: (said: Said) => void | Promise<void>) => {
+    if (isTaking.current) return;
+    const taken = take(said);
+    if (!taken) return;
+    isTaking.current = true;
+    await taken.finally(() => (isTaking.current = false));
+  };
   return {
     control,
     typed,
@@ -54,6 +68,6 @@ export function useFormOf<Typed extends FieldValues, Said>(
       Object.entries(formState.errors).map(([name, error]) => [name, String(error?.message ?? '')]),
     ) as FormOf<Typed, Said>['problems'],
     reset: (values) => reset(values),
-    submit: (take) => void handleSubmit(take)(),
+    submit: (take) => void handleSubmit((said) => handOn(said, take))(),
   };
 }

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Checkbox } from 'react-native-paper';
 import { useTheme } from '../theme/theme';
@@ -9,13 +9,13 @@ import { useAria } from './useAria';
 /** Yes or no, with its words beside it: a press on them counts too. */
 export function Check({
   label,
-  hideLabel,
+  children,
   checked,
   onChange,
 }: {
   label: string;
-  /** Read out only, where what stands around says it. */
-  hideLabel?: boolean;
+  /** What stands beside it, where that is more than the words it is read out with. */
+  children?: ReactNode;
   checked: boolean;
   onChange: (checked: boolean) => void;
 }) {
@@ -28,25 +28,22 @@ export function Check({
         status={checked ? 'checked' : 'unchecked'}
         uncheckedColor={colours.quietInk}
         onPress={() => onChange(!checked)}
-        {...{ accessibilityLabel: label, style: styles.box }}
+        {...{ accessibilityLabel: label }}
       />
-      {hideLabel ? null : (
-        <Pressable aria-hidden tabIndex={-1} onPress={() => onChange(!checked)} style={styles.words}>
-          <AppText>{label}</AppText>
-        </Pressable>
-      )}
+      <Pressable aria-hidden tabIndex={-1} onPress={() => onChange(!checked)} style={styles.words}>
+        {children ?? <AppText>{label}</AppText>}
+      </Pressable>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center' },
-  box: {
-    width: sizes.target,
-    height: sizes.target,
-    padding: 8,
-    alignItems: 'center',
+  words: {
+    flexShrink: 1,
+    flexGrow: 1,
+    minHeight: sizes.target,
     justifyContent: 'center',
+    paddingRight: space(2),
   },
-  words: { flexShrink: 1, minHeight: sizes.target, justifyContent: 'center', paddingRight: space(2) },
 });

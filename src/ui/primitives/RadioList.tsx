@@ -57,7 +57,7 @@ function Radio({
         status={checked ? 'checked' : 'unchecked'}
         uncheckedColor={colours.quietInk}
         onPress={onPress}
-        {...{ accessibilityLabel: hint ? `${label}. ${hint}` : label, style: styles.button }}
+        {...{ accessibilityLabel: hint ? `${label}. ${hint}` : label }}
       />
       <Pressable aria-hidden tabIndex={-1} onPress={onPress} style={styles.words}>
         <AppText>{label}</AppText>
@@ -73,12 +73,5 @@ function Radio({
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center' },
-  button: {
-    width: sizes.target,
-    height: sizes.target,
-    alignItems: 'center',
-    justifyContent: 'center',
-    borderRadius: sizes.target,
-  },
   words: { flexShrink: 1, minHeight: sizes.target, justifyContent: 'center', paddingVertical: space(1) },
 });

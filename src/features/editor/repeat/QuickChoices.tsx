@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { quickChoices, ruleOfChoice, type RepeatChoice } from '@/core/recurrence/choices';
-import { formatRule, type RecurrenceRule } from '@/core/recurrence/rule';
+import { quickChoices, ruleOfChoice } from '@/core/recurrence/choices';
+import { formatRule } from '@/core/recurrence/rule';
 import type { RuleStart } from '@/core/recurrence/until';
 import { useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
@@ -59,52 +59,18 @@ export function QuickChoices({ draft, isCustom, from, onChange }: QuickChoicesPr
           const made = ruleOfChoice(offered, from.wall);
           const text = formatRule(made);
           return (
-            <QuickChoice
+            <Button
               key={text}
-              chip={chip}
-              made={made}
-              from={from}
-              offered={offered}
-              chosen={chosen}
-              text={text}
-              onChange={onChange}
-              draft={draft}
+              {...chip}
+              label={ruleText(made, from)}
+              shown={words.repeat.quick(offered)}
+              selected={chosen === text}
+              onPress={() => onChange(withChoice(draft, offered))}
             />
           );
         })}
       </View>
     </View>
-  );
-}
-
-/** A repeat that fits the start. */
-function QuickChoice({
-  chip,
-  made,
-  from,
-  offered,
-  chosen,
-  text,
-  onChange,
-  draft,
-}: {
-  chip: { readonly role: 'radio'; readonly style: { minHeight: number } };
-  made: RecurrenceRule;
-  from: RuleStart;
-  offered: RepeatChoice;
-  chosen: string;
-  text: string;
-  onChange: (draft: Partial<RepeatDraft>) => void;
-  draft: RepeatDraft;
-}) {
-  return (
-    <Button
-      {...chip}
-      label={ruleText(made, from)}
-      shown={words.repeat.quick(offered)}
-      selected={chosen === text}
-      onPress={() => onChange(withChoice(draft, offered))}
-    />
   );
 }
 

@@ -17,7 +17,14 @@ import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { NextDates } from './NextDates';
 import { QuickChoices } from './QuickChoices';
-import { draftOf, repeatForm, type RepeatProblems, recurrenceOfDraft, type RepeatDraft } from './repeatDraft';
+import {
+  draftOf,
+  problemsOfDraft,
+  recurrenceOfDraft,
+  type RepeatDraft,
+  repeatForm,
+  type RepeatProblems,
+} from './repeatDraft';
 import { RuleFields } from './RuleFields';
 import { SkipDaysOffField } from './SkipDaysOffField';
 import type { RuleStart } from '@/core/recurrence/until';
@@ -43,9 +50,12 @@ export function RepeatEditor(props: RepeatEditorProps) {
   const { weekStart } = useSettings();
   const box = useRef<View>(null);
   const from = useMemo(() => ruleStartOf(start), [start]);
-  const form = useFormOf(repeatForm(value, from), draftOf(value, from, weekStart));
-  const { typed: draft, change, submit } = form;
-  const said: RepeatProblems = form.problems;
+  const {
+    typed: draft,
+    change,
+    submit,
+  } = useFormOf(repeatForm(value, from), draftOf(value, from, weekStart));
+  const said = problemsOfDraft(draft, from);
   const recurrence = recurrenceOfDraft(draft, value, from);
   const hasProblems = Object.keys(said).some((field) => field !== 'rule');
   const tones = tonesOf(calendar?.colour ?? 'slate');

@@ -92,6 +92,20 @@ describe('the form of a repeat', () => {
     expect(error?.issues.map((issue) => [issue.path, issue.message])).toEqual([[[field], message]]);
   });
 
+  test('lets a rule be kept that is doubtful as a whole, which is said beside it', () => {
+    const never = {
+      ...weekly,
+      choice: {
+        ...weekly.choice,
+        frequency: 'YEARLY' as const,
+        months: [2],
+        on: { kind: 'days' as const, days: [30] },
+      },
+    };
+    expect(problemsOfDraft(never, TUESDAY)).toEqual({ rule: words.ruleProblems['no-dates'] });
+    expect(form.parse(never)).toEqual({ recurrence: repeating('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30') });
+  });
+
   test('has nothing against fields of a repeat that is none', () => {
     expect(form.safeParse({ ...weekly, kind: 'none', interval: '', count: 'x' }).success).toBe(true);
   });

@@ -134,9 +134,13 @@ export function recurrenceOfDraft(
   return { ...others, rules: says === text ? before!.rules : [text], ...skip };
 }
 
-/** The form of a repeat, that says the recurrence of an entry from a start on. */
+/**
+ * The form of a repeat, that says the recurrence of an entry from a start on. A rule whose fields are right can be kept
+ * although it says something doubtful as a whole: that is said beside it, and hinders nobody.
+ */
 export const repeatForm = (before: Recurrence | undefined, start: RuleStart) =>
   RepeatFields.superRefine((draft, check) => {
-    for (const [field, message] of Object.entries(problemsOfDraft(draft, start)))
+    const { rule: _, ...atFields } = problemsOfDraft(draft, start);
+    for (const [field, message] of Object.entries(atFields))
       check.addIssue({ code: 'custom', path: [field], message });
   }).transform((draft) => ({ recurrence: recurrenceOfDraft(draft, before, start) }));

@@ -226,7 +226,7 @@ function RenameField({
 }) {
   const { store } = useOpenStore();
   const schema = z.object({ name: presetName(() => store.getSnapshot().state, preset.id) });
-  const { control, typed, submit } = useFormOf(schema, { name: preset.name });
+  const { control, typed, submit } = useFormOf(schema, { name: preset.name }, 'while-typing');
   const keep = () => (typed.name.trim() === '' ? onLeave() : submit(({ name }) => onName(name)));
   return (
     <View style={styles.apply} {...webProps({ onBlur: keep })}>
