@@ -44,7 +44,9 @@ export const HOSTILE_FILES: Readonly<Record<string, () => string>> = {
     ),
   '2,000 zones': () =>
     calendar(
-      repeated(2_000, (number) => vtimezone(`Odd/Z${number}`, 'RRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU')),
+      repeated(2_000, (number) =>
+        vtimezone(`Odd/Z${number}`, `RRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU;COUNT=${500 + number}`),
+      ),
       repeated(2_000, (number) => inZone(`Odd/Z${number}`).replace('UID:odd', `UID:odd${number}`)),
     ),
   '100,000 further dates': () =>

@@ -1,5 +1,6 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { mergeCalendars, previewMerge } from '@/core/change/mergeCalendars';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
@@ -10,6 +11,8 @@ import { withdrawn } from '@/features/publish';
 import { useCommands } from '@/features/workspace';
 import { useSnapshot, useWritableCalendars } from '@/store';
 import { shortDayText, timeRangeText } from '@/ui/dates';
+import { FormField } from '@/ui/forms/FormField';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { SelectField } from '@/ui/primitives/PlatformField';
@@ -23,13 +26,16 @@ import { exchangeWords } from '@/ui/words/exchange';
 const said = exchangeWords.merge;
 const SHOWN = 25;
 
+/** Which calendar takes the entries, and which doubles (ids of this calendar's) are kept twice. */
+const MergeForm = z.object({ intoId: z.string().min(1), both: z.array(z.string()) });
+
 /** What merging a calendar into another one would do, its doubles side by side, before it is done. */
 export function MergeSheet({ calendar, onClose }: { calendar: Calendar; onClose: () => void }) {
   const state = useSnapshot((snapshot) => snapshot.state);
   const others = useWritableCalendars().filter(({ id }) => id !== calendar.id);
   const { commit, context, refuse } = useCommands();
-  const [intoId, setIntoId] = useState(others[0]?.id ?? '');
-  const [both, setBoth] = useState<ReadonlySet<string>>(new Set());
+  const { control, typed, change, submit } = useFormOf(MergeForm, { intoId: others[0]?.id ?? '', both: [] });
+  const { intoId } = typed;
   const into = others.find(({ id }) => id === intoId);
   const preview = useMemo(
     () =>
@@ -37,32 +43,24 @@ export function MergeSheet({ calendar, onClose }: { calendar: Calendar; onClose:
     [state, calendar.id, intoId],
   );
   const { entries, doubles } = preview;
-  const toggle = (id: string) => {
-    const next = new Set(both);
-    if (!next.delete(id)) next.add(id);
-    setBoth(next);
-  };
-  const go = async () => {
-    if (!into) return;
-    if (!(await withdrawn(calendar))) return refuse(exchangeWords.publish.failed);
-    commit(mergeCalendars(state, calendar.id, into.id, both, context()));
-    onClose();
-  };
+  const go = () =>
+    submit(async (chosen) => {
+      if (!(await withdrawn(calendar))) return refuse(exchangeWords.publish.failed);
+      commit(mergeCalendars(state, calendar.id, chosen.intoId, new Set(chosen.both), context()));
+      onClose();
+    });
   return (
     <Sheet
       title={said.title(calendar.name)}
       closeLabel={words.actions.cancel}
       onClose={onClose}
-      go={{ label: said.go, onPress: () => void go(), disabled: !into }}
+      go={{ label: said.go, onPress: go, disabled: !into }}
     >
       <SelectField
         label={said.into}
         value={intoId}
         options={others.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(id) => {
-          setIntoId(id);
-          setBoth(new Set());
-        }}
+        onChange={(id) => change({ intoId: id, both: [] })}
         testID="merge-into"
       />
       {into ? (
@@ -71,14 +69,11 @@ export function MergeSheet({ calendar, onClose }: { calendar: Calendar; onClose:
         </AppText>
       ) : null}
       {into && doubles.length > 0 ? (
-        <MergeDoubles
-          doubles={doubles}
-          both={both}
-          setBoth={setBoth}
-          into={into}
-          calendar={calendar}
-          toggle={toggle}
-        />
+        <FormField control={control} name="both">
+          {({ value, onChange }) => (
+            <MergeDoubles doubles={doubles} both={value} setBoth={onChange} into={into} calendar={calendar} />
+          )}
+        </FormField>
       ) : null}
     </Sheet>
   );
@@ -91,31 +86,31 @@ function MergeDoubles({
   setBoth,
   into,
   calendar,
-  toggle,
 }: {
   doubles: readonly Double[];
-  both: ReadonlySet<string>;
-  setBoth: (next: ReadonlySet<string>) => void;
+  both: readonly string[];
+  setBoth: (next: readonly string[]) => void;
   into: Calendar;
   calendar: Calendar;
-  toggle: (id: string) => void;
 }) {
+  const toggle = (id: string) =>
+    setBoth(both.includes(id) ? both.filter((other) => other !== id) : [...both, id]);
   return (
     <View style={styles.doubles} testID="merge-doubles">
       <AppText tone="accent">{said.doubles(doubles.length)}</AppText>
       <View style={styles.all}>
-        <Button label={said.keepOneAll} selected={both.size === 0} onPress={() => setBoth(new Set())} />
+        <Button label={said.keepOneAll} selected={both.length === 0} onPress={() => setBoth([])} />
         <Button
           label={said.keepBothAll}
-          selected={both.size === doubles.length}
-          onPress={() => setBoth(new Set(doubles.map(({ one }) => one.id)))}
+          selected={both.length === doubles.length}
+          onPress={() => setBoth(doubles.map(({ one }) => one.id))}
         />
       </View>
       {doubles.slice(0, SHOWN).map(({ one, other }) => (
         <View key={one.id} role="group" aria-label={one.title || words.entry.noTitle} style={styles.pair}>
           <Side event={other} calendar={into} label={said.stays} />
-          <Side event={one} calendar={calendar} label={said.comes} isFaded={!both.has(one.id)} />
-          <Button label={said.keepBoth} selected={both.has(one.id)} onPress={() => toggle(one.id)} />
+          <Side event={one} calendar={calendar} label={said.comes} isFaded={!both.includes(one.id)} />
+          <Button label={said.keepBoth} selected={both.includes(one.id)} onPress={() => toggle(one.id)} />
         </View>
       ))}
       {doubles.length > SHOWN ? <AppText tone="quiet">{said.more(doubles.length - SHOWN)}</AppText> : null}

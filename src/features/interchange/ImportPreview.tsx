@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { filesNamed } from '@/core/change/attachmentChanges';
 import { importParts } from '@/core/change/importEntries';
@@ -7,24 +7,24 @@ import { DAY } from '@/core/time/civil';
 import { failureText, useCommands } from '@/features/workspace';
 import { useCalendars, useOpenStore, useWritableCalendars } from '@/store';
 import { dateText } from '@/ui/dates';
+import { FormField } from '@/ui/forms/FormField';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { SelectField } from '@/ui/primitives/PlatformField';
-import { TextField } from '@/ui/primitives/TextField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { calendarNamed, partsInto } from './importTarget';
+import { calendarNamed, importChoice, type ImportTarget, NEW_CALENDAR, partsInto } from './importTarget';
 import { DoublesChoice } from './DoublesChoice';
 import { useDoubles } from './useDoubles';
 import { type ImportedFile, type Refusal } from './importStep';
 import { useImport } from './useImport';
 import type { CalendarEvent } from '@/core/model/entry';
-import type { Calendar } from '@/core/model/calendar';
 
 const SHOWN_PROBLEMS = 20;
-const NEW = 'new';
 
 /** What is to be imported, where it goes, what is there already, and what could not be read. */
 export function ImportPreview({
@@ -41,10 +41,15 @@ export function ImportPreview({
   const { commit, commitWithFiles, context, refuse } = useCommands();
   const [only] = parts;
   const isOne = parts.length === 1;
-  const [newName, setNewName] = useState(only?.title ?? '');
-  // What was imported before goes where it went; a second calendar of one name is made on purpose only.
-  const [into, setInto] = useState(() =>
-    isOne ? (calendarNamed(writable, only?.title ?? '')?.id ?? NEW) : NEW,
+  const title = only?.title ?? '';
+  const { control, typed, change, submit } = useFormOf(
+    importChoice(isOne, writable),
+    {
+      // What was imported before goes where it went; a second calendar of one name is made on purpose only.
+      into: (isOne ? calendarNamed(writable, title)?.id : undefined) ?? NEW_CALENDAR,
+      newName: title,
+    },
+    'while-typing',
   );
   const events = useMemo(() => parts.flatMap((part) => part.events), [parts]);
   const span = useMemo(() => spanOf(events), [events]);
@@ -55,10 +60,7 @@ export function ImportPreview({
   const problems = parts.flatMap((part) =>
     part.problems.map((problem) => ({ ...problem, file: isOne ? '' : part.name })),
   );
-  const nameMissing = isOne && into === NEW && newName.trim() === '';
-
-  const target = into === NEW ? { newName: isOne ? newName : undefined } : { calendarId: into };
-  const save = async () => {
+  const save = async (target: ImportTarget) => {
     const { state } = store.getSnapshot();
     const patch = importParts(state, partsInto(parts, target, calendars), context(), doubles.chosen(state));
     await new Promise((resolve) => setTimeout(resolve));
@@ -69,13 +71,13 @@ export function ImportPreview({
     await store.settled();
     close();
   };
-  const go = () => {
+  const go = (target: ImportTarget) => {
     saving();
     // The sheet says so before the work begins.
     requestAnimationFrame(() =>
       setTimeout(
         () =>
-          void save().catch(() => {
+          void save(target).catch(() => {
             refuse(failureText('storage-failed'));
             close();
           }),
@@ -90,7 +92,6 @@ export function ImportPreview({
       : beyond > 0
         ? exchangeWords.import.goBeyond(beyond)
         : exchangeWords.import.goNothing;
-  const nameTaken = isOne && into === NEW ? calendarNamed(writable, newName) : undefined;
   return (
     <Sheet
       title={exchangeWords.import.title}
@@ -98,8 +99,8 @@ export function ImportPreview({
       onClose={close}
       go={{
         label: goLabel,
-        onPress: go,
-        disabled: count + beyond === 0 || nameMissing || nameTaken !== undefined || doubles.isLooking,
+        onPress: () => submit(go),
+        disabled: count + beyond === 0 || doubles.isLooking,
       }}
     >
       <FilesSummary
@@ -118,61 +119,31 @@ export function ImportPreview({
           <AppText tone="error">{exchangeWords.import.refusals[reason]}</AppText>
         </View>
       ))}
-      <SelectField
-        label={exchangeWords.import.into}
-        value={into}
-        options={[
-          {
-            value: NEW,
-            label: isOne
-              ? exchangeWords.import.newCalendar(newName.trim() || '…')
-              : exchangeWords.import.intoEach,
-          },
-          ...writable.map((calendar) => ({ value: calendar.id, label: calendar.name })),
-        ]}
-        onChange={setInto}
-        testID="import-into"
-      />
-      {isOne && into === NEW ? (
-        <NewNameField
-          newName={newName}
-          setNewName={setNewName}
-          nameMissing={nameMissing}
-          nameTaken={nameTaken}
-        />
+      <FormField control={control} name="into">
+        {({ value }) => (
+          <SelectField
+            label={exchangeWords.import.into}
+            value={value}
+            options={[
+              {
+                value: NEW_CALENDAR,
+                label: isOne
+                  ? exchangeWords.import.newCalendar(typed.newName.trim() || '…')
+                  : exchangeWords.import.intoEach,
+              },
+              ...writable.map((calendar) => ({ value: calendar.id, label: calendar.name })),
+            ]}
+            onChange={(into) => change({ into })}
+            testID="import-into"
+          />
+        )}
+      </FormField>
+      {isOne && typed.into === NEW_CALENDAR ? (
+        <FormText control={control} name="newName" label={exchangeWords.import.newName} maxLength={120} />
       ) : null}
       <DoublesChoice doubles={doubles} />
       <Problems problems={problems} refused={refused} />
     </Sheet>
-  );
-}
-
-/** What a new calendar is called. */
-function NewNameField({
-  newName,
-  setNewName,
-  nameMissing,
-  nameTaken,
-}: {
-  newName: string;
-  setNewName: (next: string) => void;
-  nameMissing: boolean;
-  nameTaken: Calendar | undefined;
-}) {
-  return (
-    <TextField
-      label={exchangeWords.import.newName}
-      value={newName}
-      onChangeText={setNewName}
-      maxLength={120}
-      error={
-        nameMissing
-          ? words.calendars.nameMissing
-          : nameTaken
-            ? words.calendars.nameTaken(nameTaken.name)
-            : undefined
-      }
-    />
   );
 }
 

@@ -1,8 +1,10 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { type ColumnMapping, CSV_FIELDS, type CsvField } from '@/core/interchange/csv/columns';
-import { DATE_ORDERS, type DateOrder } from '@/core/interchange/csv/dates';
+import { z } from 'zod';
+import { CSV_FIELDS, type CsvField } from '@/core/interchange/csv/columns';
+import { DATE_ORDERS } from '@/core/interchange/csv/dates';
 import type { ReadTable } from '@/store';
+import { FormField } from '@/ui/forms/FormField';
+import { useFormOf } from '@/ui/forms/useFormOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
@@ -15,25 +17,52 @@ import type { CsvTable } from '@/core/interchange/csv/csvTable';
 
 const said = exchangeWords.import;
 const NOT_TAKEN = '';
+const STARTS: readonly string[] = ['start', 'startDate'] satisfies CsvField[];
+
+/** What each column holds, and how dates are written. */
+const TableForm = z
+  .object({
+    fields: z.array(z.union([z.enum(CSV_FIELDS), z.literal(NOT_TAKEN)])),
+    dateOrder: z.enum(DATE_ORDERS),
+  })
+  .refine(({ fields }) => fields.some((field) => STARTS.includes(field)), {
+    path: ['fields'],
+    message: said.noStart,
+  })
+  .transform(({ fields, dateOrder }) => ({
+    mapping: fields.map((field) => (field === NOT_TAKEN ? undefined : field)),
+    dateOrder,
+  }));
+type TableForm = z.input<typeof TableForm>;
 
 /** What the columns of a table hold and how its dates are written: guessed, shown, and corrected here. */
 export function TableStep({ name, read }: { name: string; read: ReadTable }) {
   const { table } = read;
   const { close, takeTable } = useImport();
-  const [mapping, setMapping] = useState<ColumnMapping>(read.mapping);
-  const [dateOrder, setDateOrder] = useState<DateOrder>(read.dateOrder ?? 'day-month');
-  const hasStart = mapping.includes('start') || mapping.includes('startDate');
+  const { control, typed, change, submit } = useFormOf(TableForm, {
+    fields: table.header.map((_, column) => read.mapping[column] ?? NOT_TAKEN),
+    dateOrder: read.dateOrder ?? 'day-month',
+  });
+  const { fields } = typed;
+  // Said from the beginning: without a start the table can't be read at all.
+  const hasStart = fields.some((field) => STARTS.includes(field));
   // Each column has its own field: choosing one for a column takes it from another.
   const choose = (column: number, value: string) => {
-    const field = CSV_FIELDS.find((known) => known === value);
-    setMapping(mapping.map((other, at) => (at === column ? field : other === field ? undefined : other)));
+    const field = CSV_FIELDS.find((known) => known === value) ?? NOT_TAKEN;
+    change({
+      fields: fields.map((other, at) => (at === column ? field : other === field ? NOT_TAKEN : other)),
+    });
   };
   return (
     <Sheet
       title={said.tableTitle}
       closeLabel={words.actions.cancel}
       onClose={close}
-      go={{ label: said.next, onPress: () => void takeTable(mapping, dateOrder), disabled: !hasStart }}
+      go={{
+        label: said.next,
+        onPress: () => submit(({ mapping, dateOrder }) => takeTable(mapping, dateOrder)),
+        disabled: !hasStart,
+      }}
     >
       <View>
         <AppText tone="quiet">{name}</AppText>
@@ -46,18 +75,22 @@ export function TableStep({ name, read }: { name: string; read: ReadTable }) {
           {said.noStart}
         </AppText>
       )}
-      <ChoiceRow
-        label={said.dates}
-        choices={DATE_ORDERS.map((value) => ({ value, label: said.orders[value] }))}
-        value={dateOrder}
-        onChange={setDateOrder}
-      />
+      <FormField control={control} name="dateOrder">
+        {({ value, onChange }) => (
+          <ChoiceRow
+            label={said.dates}
+            choices={DATE_ORDERS.map((order) => ({ value: order, label: said.orders[order] }))}
+            value={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
       {read.dateOrder === undefined ? (
         <AppText size="small" tone="accent">
           {said.datesUnclear}
         </AppText>
       ) : null}
-      <ColumnFields table={table} mapping={mapping} choose={choose} />
+      <ColumnFields table={table} fields={fields} choose={choose} />
     </Sheet>
   );
 }
@@ -65,11 +98,11 @@ export function TableStep({ name, read }: { name: string; read: ReadTable }) {
 /** What each column of the table is. */
 function ColumnFields({
   table,
-  mapping,
+  fields,
   choose,
 }: {
   table: CsvTable;
-  mapping: ColumnMapping;
+  fields: TableForm['fields'];
   choose: (column: number, value: string) => void;
 }) {
   return (
@@ -80,7 +113,7 @@ function ColumnFields({
           <SelectField
             key={column}
             label={said.column(title)}
-            value={mapping[column] ?? NOT_TAKEN}
+            value={fields[column] ?? NOT_TAKEN}
             options={[
               { value: NOT_TAKEN, label: said.notTaken },
               ...CSV_FIELDS.map((field: CsvField) => ({ value: field, label: said.fields[field] })),

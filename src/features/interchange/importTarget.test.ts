@@ -1,6 +1,6 @@
 import { calendar, event } from '../../../testing/samples';
 import type { ImportedFile } from './importStep';
-import { calendarNamed, partsInto } from './importTarget';
+import { calendarNamed, importChoice, NEW_CALENDAR, partsInto } from './importTarget';
 
 const file = (title: string, fields: Partial<ImportedFile> = {}): ImportedFile => ({
   name: `${title}.ics`,
@@ -19,6 +19,20 @@ const rota = calendar({ id: 'rota', name: 'Keeper rota', mark: 'KR', colour: 'pl
 test('a calendar is found by its name, whatever the letters and blanks round it', () => {
   expect(calendarNamed([meetings], ' meetings ')).toBe(meetings);
   expect(calendarNamed([meetings], 'Meeting')).toBeUndefined();
+});
+
+test('a new calendar needs a name of its own; a chosen one, and several files, need none', () => {
+  const of = (isOne: boolean, into: string, newName: string) => {
+    const read = importChoice(isOne, [meetings]).safeParse({ into, newName });
+    return read.success ? read.data : read.error.issues.map(({ path, message }) => [path[0], message]);
+  };
+  expect(of(true, NEW_CALENDAR, ' Tides ')).toEqual({ newName: 'Tides' });
+  expect(of(true, NEW_CALENDAR, '  ')).toEqual([['newName', 'Give it a name.']]);
+  expect(of(true, NEW_CALENDAR, 'meetings')).toEqual([
+    ['newName', expect.stringContaining('“Meetings” already')],
+  ]);
+  expect(of(true, 'meetings', '')).toEqual({ calendarId: 'meetings' });
+  expect(of(false, NEW_CALENDAR, '')).toEqual({ newName: undefined });
 });
 
 test('everything goes into the calendar that was chosen', () => {

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { proposeColour, proposeMark } from '@/core/change/calendarChanges';
 import { type ImportPart, keptOfCalendar } from '@/core/change/importEntries';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
@@ -12,6 +13,24 @@ const spelt = (name: string): string => name.trim().toLowerCase();
 /** The calendar of a name; letters large or small are the same. */
 export const calendarNamed = (calendars: readonly Calendar[], name: string): Calendar | undefined =>
   calendars.find((calendar) => spelt(calendar.name) === spelt(name));
+
+/** Chosen instead of a calendar: new ones are made. */
+export const NEW_CALENDAR = 'new';
+
+/** The form of where one file or several go: several are named by themselves, one has a name of its own. */
+export const importChoice = (isOne: boolean, calendars: readonly Calendar[]) =>
+  z
+    .object({ into: z.string(), newName: z.string().trim() })
+    .superRefine(({ into, newName }, { addIssue }) => {
+      if (!isOne || into !== NEW_CALENDAR) return;
+      const there = calendarNamed(calendars, newName);
+      const message =
+        newName === '' ? words.calendars.nameMissing : there && words.calendars.nameTaken(there.name);
+      if (message) addIssue({ code: 'custom', path: ['newName'], message });
+    })
+    .transform(({ into, newName }): ImportTarget =>
+      into === NEW_CALENDAR ? { newName: isOne ? newName : undefined } : { calendarId: into },
+    );
 
 /**
  * What of each file goes where. Of several files each has a calendar of its own, or the one that goes by its name and can

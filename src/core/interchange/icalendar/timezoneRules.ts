@@ -11,9 +11,10 @@ interface ClockChange {
   readonly to: number;
 }
 
-/** No clock changes more often within the years that are looked at, nor by more rules: what goes on is no zone's. */
-const MOST_CHANGES = 1_000;
+/** No clock changes more often within the few years that are looked at, nor by more rules or dates of one part. */
+const MOST_CHANGES = 200;
 const MOST_RULES = 20;
+const MOST_DATES = 1_000;
 
 const valueOf = (component: ComponentLines, name: string): string[] =>
   component.properties
@@ -32,27 +33,39 @@ export function readOffset(text: string | undefined): number | undefined {
 const readLocal = (text: string): number =>
   parseLocal(text.replace(/^(\d{4})(\d\d)(\d\d)T?(\d\d)?(\d\d)?(\d\d)?.*$/, '$1-$2-$3T$4:$5:$6'));
 
-/** The changes of the clock that a VTIMEZONE makes within years, by its rules and dates (RFC 5545 3.6.5). */
+/** The wall times at which one part of a VTIMEZONE changes the clock, within a window of wall time. */
+function changesOfPart(
+  part: ComponentLines,
+  start: number,
+  window: { start: number; end: number },
+): number[] {
+  const dates = valueOf(part, 'RDATE').flatMap((text) => text.split(',', MOST_DATES).map(readLocal));
+  const walls = [start, ...dates.slice(0, MOST_DATES)];
+  for (const text of new Set(valueOf(part, 'RRULE').slice(0, MOST_RULES))) {
+    const rule = readRule(text);
+    if (!rule) continue;
+    // UNTIL is in UTC here; the year of it is right on any clock.
+    const until = rule.until ? parseLocal(`${rule.until.value.slice(0, 10)}T23:59:59`) : Infinity;
+    walls.push(...expandRule({ ...rule, until: undefined }, start, window, until, MOST_CHANGES + 1));
+  }
+  return [...new Set(walls)].filter((wall) => wall >= window.start && wall < window.end);
+}
+
+/**
+ * The changes of the clock that a VTIMEZONE makes within years, by its rules and dates (RFC 5545 3.6.5), in order; none
+ * if there are more than any clock makes.
+ */
 export function clockChanges(timezone: ComponentLines, firstYear: number, endYear: number): ClockChange[] {
   const window = { start: dayNumber(firstYear, 1, 1) * DAY, end: dayNumber(endYear, 1, 1) * DAY };
-  const changes = timezone.components.flatMap((part): ClockChange[] => {
+  const changes: ClockChange[] = [];
+  for (const part of timezone.components) {
     const from = readOffset(valueOf(part, 'TZOFFSETFROM')[0]);
     const to = readOffset(valueOf(part, 'TZOFFSETTO')[0]);
     const start = readLocal(valueOf(part, 'DTSTART')[0] ?? '');
-    if (from === undefined || to === undefined || !Number.isFinite(start)) return [];
-    const further = valueOf(part, 'RDATE').flatMap((text) => text.split(',', MOST_CHANGES).map(readLocal));
-    const walls = [start, ...further.slice(0, MOST_CHANGES)];
-    for (const text of valueOf(part, 'RRULE').slice(0, MOST_RULES)) {
-      const rule = readRule(text);
-      if (!rule) continue;
-      // UNTIL is in UTC here; the year of it is right on any clock.
-      const until = rule.until ? parseLocal(`${rule.until.value.slice(0, 10)}T23:59:59`) : Infinity;
-      walls.push(...expandRule({ ...rule, until: undefined }, start, window, until, MOST_CHANGES));
-    }
-    return [...new Set(walls)]
-      .filter((wall) => wall >= window.start && wall < window.end)
-      .map((wall) => ({ at: wall - from, from, to }));
-  });
+    if (from === undefined || to === undefined || !Number.isFinite(start)) continue;
+    changes.push(...changesOfPart(part, start, window).map((wall) => ({ at: wall - from, from, to })));
+    if (changes.length > MOST_CHANGES) return [];
+  }
   return changes.sort((a, b) => a.at - b.at);
 }
 

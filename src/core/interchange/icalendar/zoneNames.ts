@@ -2,7 +2,7 @@ import { allZones, isKnownZone } from '../../time/zones';
 import type { ComponentLines } from './fileText';
 import { midYearOffsets, readOffset, zoneByRules } from './timezoneRules';
 
-/** A file names a handful of zones: what is beyond these is told by its offsets alone. */
+/** A file names a handful of clocks: what is beyond these is told by its offsets alone. */
 const MOST_BY_RULES = 100;
 
 /** Offsets of a VTIMEZONE's standard and daylight time, in milliseconds (RFC 5545 3.6.5). */
@@ -45,7 +45,21 @@ export function zoneFinder(timezones: readonly ComponentLines[], year: number, p
   for (const zone of timezones)
     for (const line of zone.properties)
       if (/^TZID[:;]/i.test(line.text)) byName.set(line.text.replace(/^[^:]*:/, ''), zone);
-  let readByRules = 0;
+  // Many names may stand for one clock.
+  const byClock = new Map<string, string | undefined>();
+  const clockOf = ({ components }: ComponentLines) =>
+    components
+      .map(({ name, properties }) => [name, ...properties.map(({ text }) => text)].join('\n'))
+      .join('\n\n');
+  const withClock = (component: ComponentLines): string | undefined => {
+    const clock = clockOf(component);
+    if (byClock.has(clock)) return byClock.get(clock);
+    const offsets = offsetsOf(component);
+    const byRules = byClock.size < MOST_BY_RULES ? zoneByRules(component, year, preferred) : undefined;
+    const zone = byRules ?? (offsets && zoneWith(offsets, year, preferred));
+    byClock.set(clock, zone);
+    return zone;
+  };
   const find = (name: string): string | undefined => {
     if (isKnownZone(name)) return name;
     const parts = name.split('/');
@@ -60,9 +74,7 @@ export function zoneFinder(timezones: readonly ComponentLines[], year: number, p
       ?.text.replace(/^[^:]*:/, '')
       .trim();
     if (location && isKnownZone(location)) return location;
-    const offsets = offsetsOf(component);
-    const byRules = ++readByRules <= MOST_BY_RULES ? zoneByRules(component, year, preferred) : undefined;
-    return byRules ?? (offsets && zoneWith(offsets, year, preferred));
+    return withClock(component);
   };
   return (name: string): string | undefined => {
     if (!found.has(name)) found.set(name, find(name));
