@@ -54,10 +54,10 @@ const withYear = (day: number): Intl.DateTimeFormatOptions =>
     : { year: 'numeric' };
 
 /** The same few texts stand on hundreds of cards: each is formatted once. */
-function kept(text: (value: number) => string, same: (value: number) => number = (value) => value) {
-  const texts = new Map<number, string>();
+function kept<Kept>(text: (value: number) => Kept, same: (value: number) => number = (value) => value) {
+  const texts = new Map<number, Kept>();
   forgetters.push(() => texts.clear());
-  return (value: number): string => {
+  return (value: number): Kept => {
     const key = same(value);
     let found = texts.get(key);
     if (found === undefined) {
@@ -83,8 +83,10 @@ const unbroken = (text: string): string => text.replaceAll(/\s/g, '\u00a0');
 export const timeText = kept((wall) => unbroken(of(wall, timeOptions())), timeOfDay);
 
 /** Whether times are written by a clock of twelve hours, which takes more room. */
-export const writesTwelveHours = (): boolean =>
-  /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? '');
+export const writesTwelveHours = (): boolean => hasTwelveHours(0);
+const hasTwelveHours = kept(() =>
+  /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? ''),
+);
 
 let firstWeekday = 1;
 
@@ -156,8 +158,12 @@ export const usualTimeText = (wall: number): string => of(wall, { hour: 'numeric
 export function timeRangeText(startWall: number, endWall: number): string {
   const isOneDay = Math.floor(startWall / DAY) === Math.floor(endWall / DAY);
   if (!isOneDay || !writesTwelveHours()) return `${timeText(startWall)}–${timeText(endWall)}`;
-  return unbroken(closed(format(timeOptions()).formatRange(startWall, endWall)));
+  return rangeOfOneDay(timeOfDay(startWall) * DAY + timeOfDay(endWall));
 }
+/** Both times of a day as one number. */
+const rangeOfOneDay = kept((times) =>
+  unbroken(closed(format(timeOptions()).formatRange(Math.floor(times / DAY), times % DAY))),
+);
 
 /** "Tuesday 9 March", with its year where that is another. */
 export const dayText = kept((day) =>
