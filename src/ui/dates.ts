@@ -1,4 +1,5 @@
 import type { WritingHabits } from '@/core/time/typedTimes';
+import { writtenOrder } from '@/core/time/writtenOrder';
 
 /**
  * Wall times and days in words, by Intl in the person's locale. All take wall times (milliseconds of a clock without a
@@ -84,9 +85,7 @@ export const timeText = kept((wall) => unbroken(of(wall, timeOptions())), timeOf
 
 /** Whether times are written by a clock of twelve hours, which takes more room. */
 export const writesTwelveHours = (): boolean => hasTwelveHours(0);
-const hasTwelveHours = kept(() =>
-  /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? ''),
-);
+const hasTwelveHours = kept(() => /^h1[12]$/.test(format(timeOptions()).resolvedOptions().hourCycle ?? ''));
 
 let firstWeekday = 1;
 
@@ -111,15 +110,10 @@ let habits: WritingHabits | undefined;
 
 /** How dates and times are written where the person is, to read them back from a field. */
 export function writingHabits(): WritingHabits {
-  const parts = format({ day: '2-digit', month: '2-digit', year: 'numeric' }).formatToParts(0);
-  const order = parts
-    .filter(({ type }) => type === 'day' || type === 'month' || type === 'year')
-    .map(({ type }) => type[0])
-    .join('');
   const styles = ['long', 'short'] as const;
   const inDate = { day: 'numeric', year: 'numeric' } as const;
   return (habits ??= {
-    order: order === 'mdy' || order === 'ymd' ? order : 'dmy',
+    order: writtenOrder(locale()) ?? 'dmy',
     months: Array.from({ length: 12 }, (_, index) =>
       styles.flatMap((month) => [
         nameIn(index * 31 * DAY, { month }),

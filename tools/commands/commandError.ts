@@ -23,11 +23,12 @@ export function whyOf(error: unknown): string {
 export const whyUnreadable = (path: string, error: unknown): string =>
   `${path} can't be read: ${whyOf(error)}`;
 
-/** The options and the other parameters of a command, which all have to be there. */
+/** The options and the other parameters of a command, which all have to be there but for those that may be left out. */
 export function readParameters(
   args: readonly string[],
   options: Record<string, { type: 'string' | 'boolean' }>,
   whats: readonly string[],
+  mayBe: readonly string[] = [],
 ): { given: string[]; options: Record<string, string | boolean | undefined> } {
   let parsed: ReturnType<typeof parseArgs>;
   try {
@@ -38,7 +39,8 @@ export function readParameters(
   const given = parsed.positionals;
   const missing = whats[given.length];
   if (missing !== undefined) throw new CommandError(`${missing} is missing`);
-  if (given.length > whats.length) throw new CommandError(`one parameter too many: ${given[whats.length]}`);
+  const most = whats.length + mayBe.length;
+  if (given.length > most) throw new CommandError(`one parameter too many: ${given[most]}`);
   return { given, options: parsed.values as Record<string, string | boolean | undefined> };
 }
 

@@ -1,12 +1,14 @@
 import { CommandError } from './commandError';
 import { convert } from './convert';
 import { expand } from './expand';
+import { line } from './line';
 import type { Terminal } from './terminal';
 import { words } from './words';
 
 const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => Promise<void>> = {
   convert,
   expand,
+  line,
   words,
 };
 
@@ -14,6 +16,8 @@ const USAGE = `ow convert IN OUT [--zone ZONE] [--dates day-month|month-day]
     a calendar file (.ics), a table (.csv) or a backup (.json) into another of these
 ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
     the occurrences of a calendar file within [from, to), sorted by start
+ow line "TEXT" --now 2027-03-09T10:20 --zone ZONE [--locale en-GB] [--calendars DW,ME] [--categories A,B] [--file F] [--json]
+    what a line of ordinary words means as an entry, or each line of a file
 ow words "RRULE:FREQ=..." --start ISO [--zone ZONE]
     a rule in words`;
 

@@ -1,6 +1,5 @@
 import { parseLocal, parseDate } from '../time/civil';
 import { wallOf } from '../time/eventTime';
-import { findLength } from './lengths';
 import { type EntryLineContext, parseEntryLine } from './parseEntryLine';
 
 const contextAt = (now: string, selected: string): EntryLineContext => ({
@@ -181,10 +180,4 @@ test('the same words mean the same wherever the process runs', () => {
   } finally {
     process.env.TZ = zone;
   }
-});
-
-test('a length is not read out of what says when', () => {
-  expect(findLength('in 45 minutes')).toBeUndefined();
-  expect(findLength('2 days ago')).toBeUndefined();
-  expect(findLength('call 1.5 h')?.length).toBe(5_400_000);
 });

@@ -1,12 +1,12 @@
 import { plainChoice, type RepeatChoice, ruleOfChoice } from '../recurrence/choices';
 import { expandRule } from '../recurrence/expandRule';
 import { DAY } from '../time/civil';
-import type { RepeatSaid } from './repeats';
+import type { RepeatSaid } from './repeatSaid';
 
 /** How far a first date is looked for: a 29 February comes within eight years. */
 const FARTHEST = 9 * 366 * DAY;
 
-/** The choice that a line says, for a start at a wall time and weeks that begin with an ISO weekday. */
+/** The choice that a line says, without its end, for a start at a wall time and weeks that begin with an ISO weekday. */
 export function choiceSaid(said: RepeatSaid, startWall: number, weekStart: number): RepeatChoice {
   const plain = plainChoice(said.frequency, startWall, weekStart);
   return {
@@ -15,12 +15,6 @@ export function choiceSaid(said: RepeatSaid, startWall: number, weekStart: numbe
     ...(said.weekdays.length > 0 ? { weekdays: said.weekdays } : {}),
     ...(said.on ? { on: said.on } : {}),
     ...(said.months.length > 0 ? { months: said.months } : {}),
-    ends:
-      said.until !== undefined
-        ? { kind: 'until', date: said.until }
-        : said.count !== undefined
-          ? { kind: 'count', count: said.count }
-          : { kind: 'never' },
   };
 }
 

@@ -1,3 +1,3 @@
 /** The readers of ordinary words. They share the grammar of dates, so they come together, when one of them is first asked. */
 export { dayInWords } from './dayInWords';
-export { parseEntryLine } from './parseEntryLine';
+export { type EntryLineContext, otherReadings, parseEntryLine } from './parseEntryLine';

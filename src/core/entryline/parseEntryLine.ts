@@ -1,18 +1,46 @@
-import type { Calendar } from '../model/calendar';
-import type { Recurrence } from '../model/entry';
+import type { Availability, Classification, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
-import { ruleOfChoice } from '../recurrence/choices';
-import { formatRule } from '../recurrence/rule';
-import { DAY, HOUR, MINUTE, dateString, localString } from '../time/civil';
-import { wallOf } from '../time/eventTime';
-import { choiceSaid, firstDay } from './firstDate';
-import { findLength, type TextSpan } from './lengths';
-import { findRepeat, type RepeatSaid } from './repeats';
-import { findWhen, mask } from './times';
-import { findZone, type NamedZone } from './zoneSaid';
+import type { Candidate, Doubt, LineProblem, Slot } from './candidate';
+import { type Reading, readingsOf, saidBy } from './choose';
+import { type EntryLineContext, type LineContext, lineContext } from './lineContext';
+import { lineText } from './lineText';
+import { timesOf } from './meaning';
+import { allDayIn, lengthsIn } from './parts/lengths';
+import { daysIn } from './parts/days';
+import { dayRangesIn, spansIn, timeRangesIn } from './parts/ranges';
+import { exceptionsIn, repeatEndsIn } from './parts/repeatEnds';
+import { repeatsIn } from './parts/repeats';
+import { placesIn } from './parts/places';
+import { calendarsIn, linksIn, remindersIn, statesOfEntryIn } from './parts/signs';
+import { partsOfDayIn, timesFromNowIn, timesIn } from './parts/times';
+import { zonesIn } from './parts/zones';
+
+export type { EntryLineContext, NamedZone } from './lineContext';
+export type { Doubt, LineProblem } from './candidate';
 
 /** A part of the line that was understood, in the order of the chips. */
-export type UnderstoodPart = 'day' | 'time' | 'length' | 'repeat' | 'zone' | 'place' | 'calendar';
+export const UNDERSTOOD_PARTS = [
+  'day',
+  'time',
+  'length',
+  'repeat',
+  'zone',
+  'place',
+  'calendar',
+  'category',
+  'availability',
+  'visibility',
+  'reminder',
+  'link',
+] as const;
+export type UnderstoodPart = (typeof UNDERSTOOD_PARTS)[number];
+
+/** Where in the written line a part is said, half-open, and what it says. */
+export interface SaidPart {
+  readonly from: number;
+  readonly to: number;
+  readonly parts: readonly UnderstoodPart[];
+}
 
 /** What a line of words means. */
 export interface EntryLineDraft {
@@ -22,196 +50,192 @@ export interface EntryLineDraft {
   readonly location: string;
   /** How it repeats, if the line says so. */
   readonly recurrence?: Recurrence;
-  /** The calendar named after `#`, if one was. */
+  /** The calendar that is named, if one is. */
   readonly calendarId?: string;
+  readonly categories: readonly string[];
+  readonly availability?: Availability;
+  readonly classification?: Classification;
+  /** Minutes before the start; none at all where the line says that there is none. */
+  readonly reminders?: readonly number[];
+  readonly url?: string;
   /** What was said, rather than filled in. */
   readonly said: readonly UnderstoodPart[];
-  /** Where in the text it was said. */
-  readonly spans: readonly TextSpan[];
+  /** Where it was said. */
+  readonly spans: readonly SaidPart[];
+  readonly problems: readonly LineProblem[];
+  /** What could be meant otherwise: the first choice of each is taken. */
+  readonly doubts: readonly (Doubt & { readonly part: UnderstoodPart })[];
 }
 
-/** What the line is read against. */
-export interface EntryLineContext {
-  /** Wall time in the home zone. */
-  readonly nowWall: number;
-  readonly zone: string;
-  /** The day number to use when the line names none. */
-  readonly selectedDay: number;
-  /** Milliseconds. */
-  readonly defaultLength: number;
-  readonly calendars: readonly Pick<Calendar, 'id' | 'name' | 'mark'>[];
-  /** The ISO weekday that weeks begin with; Monday if not said. */
-  readonly weekStart?: number;
-  /** The zones that may stand behind a time, by the names that a person writes. */
-  readonly zones?: readonly NamedZone[];
+const PART_OF_SLOT: Readonly<Record<Slot, UnderstoodPart>> = {
+  day: 'day',
+  time: 'time',
+  length: 'length',
+  lastDay: 'length',
+  dayPart: 'time',
+  repeat: 'repeat',
+  repeatEnd: 'repeat',
+  except: 'repeat',
+  zone: 'zone',
+  place: 'place',
+  calendar: 'calendar',
+  availability: 'availability',
+  visibility: 'visibility',
+  reminder: 'reminder',
+  link: 'link',
+};
+
+/** Words between two parts that belong to neither and to no title. */
+const GLUE =
+  /^(?:[\s,;:.()+&-]|(?<![\p{L}])(?:and|on|at|from|for|starting|the|of|in|by|to|with|then)(?![\p{L}]))*$/iu;
+
+/** All parts that a line may say. */
+function candidatesIn(text: string, context: LineContext): Candidate[] {
+  const links = [...linksIn(text)];
+  const times = [...timesIn(text), ...timeRangesIn(text), ...allDayIn(text)];
+  const spans = [...spansIn(text, context)];
+  const found = [
+    ...links,
+    ...times,
+    ...spans,
+    ...daysIn(text, context),
+    ...dayRangesIn(text, context),
+    ...partsOfDayIn(text, context),
+    ...timesFromNowIn(text, context),
+    ...lengthsIn(text),
+    ...repeatsIn(text),
+    ...repeatEndsIn(text, context),
+    ...exceptionsIn(text, context),
+    ...calendarsIn(text, context),
+    ...remindersIn(text),
+  ];
+  const timeEnds = [...times, ...spans].filter(({ slots }) => slots.includes('time')).map(({ to }) => to);
+  found.push(...zonesIn(text, timeEnds, context));
+  const strong = found.filter(({ score, to, from }) => score >= 4 && to > from);
+  found.push(
+    ...placesIn(
+      text,
+      strong.map(({ from }) => from),
+    ),
+  );
+  // A state stands apart where a part ends before it or begins behind it.
+  const edges = new Set(strong.flatMap(({ from, to }) => [from, to]));
+  for (const { from, to } of [...statesOfEntryIn(text, edges)]) edges.add(from).add(to);
+  found.push(...statesOfEntryIn(text, edges));
+  const inLink = ({ from, to }: Candidate) => links.some((link) => from < link.to && to > link.from);
+  return found.filter((candidate) => candidate.slots.includes('link') || !inLink(candidate));
 }
 
-const CALENDAR = /(^|\s)#([\p{L}\p{N}_-]+)/u;
-const ALL_DAY = /\ball[ -]day\b/iu;
-const PLACE = /(^|[\s\u0001])(at|in)\s+(?=[^\s\u0001])/giu;
-
-const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, '');
-
-function findCalendar(text: string, calendars: EntryLineContext['calendars']) {
-  const match = CALENDAR.exec(text);
-  const word = match && plain(match[2]!);
-  if (!match || !word) return undefined;
-  const found =
-    calendars.find((calendar) => plain(calendar.mark) === word) ??
-    calendars.find((calendar) => plain(calendar.name) === word) ??
-    calendars.find((calendar) => plain(calendar.name).startsWith(word));
-  const from = match.index + match[1]!.length;
-  return found && { calendarId: found.id, span: { from, to: match.index + match[0].length } };
+/** Leaves out what overlaps a piece of the line that is to stay in the title. */
+function withoutKept(text: string, candidates: readonly Candidate[], kept: readonly string[]): Candidate[] {
+  const small = text.toLowerCase();
+  const spans = kept.flatMap((piece) => {
+    const at: [number, number][] = [];
+    const wanted = piece.trim().toLowerCase();
+    for (let from = wanted ? small.indexOf(wanted) : -1; from !== -1; from = small.indexOf(wanted, from + 1))
+      at.push([from, from + wanted.length]);
+    return at;
+  });
+  return candidates.filter(({ from, to }) => !spans.some(([first, end]) => from < end && to > first));
 }
 
-/** The words after the last "at" or "in" up to the next understood part. */
-function findPlace(masked: string): { location: string; span: TextSpan } | undefined {
-  for (const match of [...masked.matchAll(PLACE)].reverse()) {
-    const from = match.index + match[1]!.length;
-    const start = match.index + match[0].length;
-    const stop = masked.indexOf('\u0001', start);
-    const to = stop === -1 ? masked.length : stop;
-    const location = masked.slice(start, to).trim();
-    if (location) return { location, span: { from, to } };
-  }
-  return undefined;
-}
-
-/** The start that is meant where the line says no time: the next half hour, or nine on another day. */
-function proposedStart(context: EntryLineContext): number {
-  const today = Math.floor(context.nowWall / DAY);
-  if (context.selectedDay !== today) return context.selectedDay * DAY + 9 * HOUR;
-  return Math.ceil(context.nowWall / (30 * MINUTE)) * 30 * MINUTE;
-}
-
-/** Joins what remains of the text to a title, without the little words that stood before understood parts. */
-function titleOf(masked: string): string {
-  return masked
-    .replaceAll(/\b(on|at|from|for)\s*(?=\u0001)/giu, ' ')
-    .replaceAll(/[\u0001\s]+/gu, ' ')
-    .replaceAll(/^[\s,;:-]+|[\s,;:-]+$/gu, '');
-}
+const partsOfCandidate = ({ slots, said }: Candidate): UnderstoodPart[] => {
+  const parts = slots.map((slot) => PART_OF_SLOT[slot]);
+  return said.category === undefined ? [...new Set(parts)] : ['category'];
+};
 
 /**
- * Reads one line of ordinary words as an entry: "Crane survey review Thu 15:30 45 min at Lamp room #ME".
- * A day without a time makes an all-day entry; nothing is refused, and what was not said is filled in.
+ * Reads one line of ordinary words as an entry: "Crane survey review Thu 15:30 45 min at Lamp room #ME". All that it may
+ * say is found, and the likeliest reading of the whole is taken. A day without a time makes an all-day entry; nothing is
+ * refused, what was not said is filled in, and every letter is in the title or in a part.
  */
-export function parseEntryLine(text: string, context: EntryLineContext): EntryLineDraft {
-  const said: UnderstoodPart[] = [];
-  let masked = text;
-  const understood: TextSpan[] = [];
-  const take = (span: TextSpan) => {
-    understood.push(span);
-    masked = mask(masked, [span]);
-  };
+export function parseEntryLine(line: string, given: EntryLineContext): EntryLineDraft {
+  return draftOf(line, lineContext(given), 0);
+}
 
-  const calendar = findCalendar(text, context.calendars);
-  if (calendar) take(calendar.span);
-  const allDayMatch = ALL_DAY.exec(masked);
-  if (allDayMatch) take({ from: allDayMatch.index, to: allDayMatch.index + allDayMatch[0].length });
-  const repeat = findRepeat(masked, context.nowWall);
-  repeat?.spans.forEach(take);
-  const length = findLength(masked);
-  if (length) take(length.span);
-  const when = findWhen(masked, context.nowWall);
-  when.spans.forEach(take);
-  const zone =
-    when.time === undefined
-      ? undefined
-      : findZone(
-          masked,
-          when.spans.map((span) => span.to),
-          context.zones ?? [],
-        );
-  if (zone) take(zone.span);
-  const place = findPlace(masked);
-  if (place) take(place.span);
+/** The other readings of a line that are about as likely, the likeliest first; each with what is chosen by it. */
+export function otherReadings(
+  line: string,
+  given: EntryLineContext,
+): { readonly draft: EntryLineDraft; readonly pattern?: string; readonly choice?: string }[] {
+  const first = parseEntryLine(line, given);
+  return first.doubts.flatMap(({ pattern, choices }) =>
+    choices.slice(1).map((choice) => ({
+      draft: parseEntryLine(line, { ...given, habits: { ...given.habits, [pattern]: choice } }),
+      pattern,
+      choice,
+    })),
+  );
+}
 
-  if (when.day !== undefined) said.push('day');
-  if (when.time !== undefined) said.push('time');
-  if (length || when.endTime !== undefined || when.endDay !== undefined) said.push('length');
-  if (repeat) said.push('repeat');
-  if (zone) said.push('zone');
-  if (place) said.push('place');
-  if (calendar) said.push('calendar');
-
-  const meant = repeat ? { ...when, day: firstDayOf(repeat, when, context) } : when;
-  const times = timesOf(meant, length, allDayMatch !== null, {
-    ...context,
-    zone: zone?.zone ?? context.zone,
-  });
-  const startWall = wallOf(times.start);
+function draftOf(line: string, context: LineContext, place: number): EntryLineDraft {
+  const { text, written } = lineText(line);
+  const all = withoutKept(text, candidatesIn(text, context), context.kept ?? []);
+  const problemsApart = all
+    .filter(({ problem, from, to }) => problem && from === to)
+    .map(({ problem }) => problem!);
+  const readings = readingsOf(
+    text,
+    all.filter(({ from, to }) => to > from),
+  );
+  const reading: Reading = readings[place] ?? { parts: [], score: 0 };
+  const parts = reading.parts.filter(({ isTitle }) => !isTitle);
+  const said = saidBy(parts);
+  const spans = spansOf(text, parts, written);
+  const title = titleOf(line, spans);
+  const times = timesOf(said, title, context);
+  const reminders = parts.flatMap(({ said: { minutesBefore } }) =>
+    minutesBefore === undefined ? [] : [minutesBefore],
+  );
+  const categories = parts.flatMap(({ said: { category } }) => (category === undefined ? [] : [category]));
+  const problems = [...reading.parts.flatMap(({ problem }) => (problem ? [problem] : [])), ...problemsApart];
+  const order = (part: UnderstoodPart) => UNDERSTOOD_PARTS.indexOf(part);
   return {
-    title: titleOf(masked),
-    ...times,
-    ...(repeat
-      ? {
-          recurrence: {
-            rules: [
-              formatRule(ruleOfChoice(choiceSaid(repeat, startWall, context.weekStart ?? 1), startWall)),
-            ],
-            dates: [],
-            exceptionDates: [],
-          },
-        }
-      : {}),
-    location: place?.location ?? '',
-    ...(calendar ? { calendarId: calendar.calendarId } : {}),
-    said,
-    spans: understood.sort((a, b) => a.from - b.from),
+    title,
+    start: times.start,
+    end: times.end,
+    location: said.placeAt ? line.slice(written(said.placeAt[0]), written(said.placeAt[1])).trimEnd() : '',
+    ...(times.recurrence ? { recurrence: times.recurrence } : {}),
+    ...(said.calendarId === undefined ? {} : { calendarId: said.calendarId }),
+    categories,
+    ...(said.availability ? { availability: said.availability } : {}),
+    ...(said.classification ? { classification: said.classification } : {}),
+    ...(reminders.length > 0 || said.hasNoReminder ? { reminders } : {}),
+    ...(said.url === undefined ? {} : { url: said.url }),
+    said: [...new Set(spans.flatMap((span) => span.parts))].sort((a, b) => order(a) - order(b)),
+    spans,
+    problems,
+    doubts: [
+      ...parts.flatMap(({ doubt }) => (doubt ? [{ ...doubt, part: 'day' as const }] : [])),
+      ...(times.doubt ? [{ ...times.doubt, part: 'time' as const }] : []),
+    ],
   };
 }
 
-/** The first day of a repeat: from the day that is said, or from the selected one; a time that is over counts for the next. */
-function firstDayOf(
-  repeat: RepeatSaid,
-  when: ReturnType<typeof findWhen>,
-  context: EntryLineContext,
-): number {
-  if (when.day !== undefined) return firstDay(repeat, when.day);
-  const today = Math.floor(context.nowWall / DAY);
-  const isOver = when.time !== undefined && context.selectedDay * DAY + when.time < context.nowWall;
-  return firstDay(repeat, context.selectedDay === today && isOver ? today + 1 : context.selectedDay);
+/** Where the parts stand in the written line, each with the little words that lead to it from the one before. */
+function spansOf(text: string, parts: readonly Candidate[], written: (index: number) => number): SaidPart[] {
+  let end = 0;
+  return parts.map((part, index) => {
+    const between = text.slice(end, part.from);
+    const isLed = index > 0 && /[\p{L}]/u.test(between) && GLUE.test(between);
+    const from = isLed ? end : part.from;
+    end = part.to;
+    return { from: written(from), to: written(part.to), parts: partsOfCandidate(part) };
+  });
 }
 
-function timesOf(
-  when: ReturnType<typeof findWhen>,
-  length: ReturnType<typeof findLength>,
-  saidAllDay: boolean,
-  context: EntryLineContext,
-): { start: EventTime; end: EventTime } {
-  const today = Math.floor(context.nowWall / DAY);
-  const wholeDays =
-    saidAllDay || length?.wholeDays || (when.time === undefined && when.day !== undefined && !length);
-  if (wholeDays) {
-    const first = when.day ?? context.selectedDay;
-    const count = length?.wholeDays ? length.length / DAY : Math.max(1, (when.endDay ?? first) - first + 1);
-    return {
-      start: { kind: 'date', date: dateString(first) },
-      end: { kind: 'date', date: dateString(first + count) },
-    };
+/** What remains of the line beside its parts. */
+function titleOf(line: string, spans: readonly SaidPart[]): string {
+  let title = '';
+  let end = 0;
+  for (const span of spans) {
+    title += `${line.slice(end, span.from)}\u0001`;
+    end = span.to;
   }
-  const proposed = proposedStart(context);
-  const timeAhead = (time: number) => today * DAY + time >= context.nowWall;
-  const day =
-    when.day ??
-    (when.time === undefined
-      ? Math.floor(proposed / DAY)
-      : context.selectedDay !== today || timeAhead(when.time)
-        ? context.selectedDay
-        : today + 1);
-  const time = when.time ?? (day === Math.floor(proposed / DAY) ? proposed - day * DAY : 9 * HOUR);
-  const start = day * DAY + time;
-  let end = start + (length?.length ?? context.defaultLength);
-  if (when.endTime !== undefined) {
-    const endDay = when.endDay !== undefined && when.day !== undefined ? Math.max(when.endDay, day) : day;
-    end = endDay * DAY + when.endTime;
-    if (end <= start) end += DAY;
-  }
-  const zoned = (wall: number): EventTime => ({
-    kind: 'zoned',
-    local: localString(wall),
-    zone: context.zone,
-  });
-  return { start: zoned(start), end: zoned(end) };
+  title += line.slice(end);
+  return title
+    .replaceAll(/[([](?:\s*\u0001)+\s*[)\]]/gu, ' ')
+    .replaceAll(/\s*[,;]\s*(?=\u0001)|(?<=\u0001)\s*[,;.!?]+(?=\s|$|\u0001)/gu, ' ')
+    .replaceAll(/[\u0001\s]+/gu, ' ')
+    .replaceAll(/^[\s,;:-]+|[\s,;:-]+$/gu, '');
 }

@@ -4,7 +4,7 @@ import { Pressable, ScrollView, StyleSheet, TextInput, useWindowDimensions, View
 import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
 import { blankFields } from '@/core/change/eventFields';
 import type { EntryLineDraft, parseEntryLine, UnderstoodPart } from '@/core/entryline/parseEntryLine';
-import type { NamedZone } from '@/core/entryline/zoneSaid';
+import type { NamedZone } from '@/core/entryline/parseEntryLine';
 import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { Settings } from '@/core/model/settings';
 import { DAY, MINUTE } from '@/core/time/civil';

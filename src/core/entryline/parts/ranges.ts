@@ -1,0 +1,263 @@
+import { dayNumber, civilDate, daysInMonth } from '../../time/civil';
+import type { Candidate, Said } from '../candidate';
+import type { LineContext } from '../lineContext';
+import { monthNamed, MONTH, NTH_SUFFIX, WEEKDAY, weekdayNamed } from '../vocabulary';
+import { DAY_SOURCE, type DaySaid, readDay } from './days';
+import { readTime, TIME_OR_HOUR_SOURCE, type ReadTime } from './times';
+
+const TO = String.raw`(?:\s*-\s*|\s+(?:to|till|til|until|through|thru)\s+)`;
+const DAY_TO = String.raw`(?:\s*-\s*|\s+(?:to|till|til|until|through|thru|up\s+to)\s+)`;
+const FROM = String.raw`(?:(?:from|between|starting)\s+)?`;
+
+const expression = (source: string): RegExp =>
+  new RegExp(String.raw`(?<![\p{L}\p{N}_.:/-])(?:${source})(?![\p{L}\p{N}_]|[:/]\d|\.\d)`, 'giu');
+
+function* matches(pattern: RegExp, text: string): Generator<RegExpExecArray> {
+  pattern.lastIndex = 0;
+  for (let match = pattern.exec(text); match; match = pattern.exec(text)) {
+    yield match;
+    pattern.lastIndex = match.index + 1;
+  }
+}
+
+const isDay = (said: ReturnType<typeof readDay>): said is DaySaid => said !== undefined && 'day' in said;
+
+/** A day range as a candidate; the second day follows the first, in the next week or year if need be. */
+function ofDays(
+  first: DaySaid,
+  last: DaySaid,
+  from: number,
+  to: number,
+  score: number,
+): Candidate | undefined {
+  let end = last.lastDay ?? last.day;
+  if (end < first.day && last.isWeekday) end += 7 * Math.ceil((first.day - end) / 7);
+  if (end < first.day) {
+    // "28 December to 3 January"
+    const date = civilDate(end);
+    end = dayNumber(date.year + 1, date.month, Math.min(date.day, daysInMonth(date.year + 1, date.month)));
+  }
+  // One that goes over the turn of a year from a day that is past began before it.
+  if (end - first.day > 300 && first.isDate && last.isDate) {
+    const date = civilDate(end);
+    const before = dayNumber(
+      date.year - 1,
+      date.month,
+      Math.min(date.day, daysInMonth(date.year - 1, date.month)),
+    );
+    if (before >= first.day) end = before;
+  }
+  if (end < first.day || end - first.day > 400) return undefined;
+  return {
+    from,
+    to,
+    score,
+    slots: ['day', 'lastDay'],
+    said: { day: first.day, lastDay: end },
+    ...(first.doubt && first.day !== end ? { doubt: first.doubt } : {}),
+  };
+}
+
+const NUMBERS_MONTH = expression(
+  String.raw`${FROM}(?:${WEEKDAY},?\s+)?(?:the\s+)?(\d{1,2})(?:${NTH_SUFFIX}|\.)?(?:${TO}|\s+(?:and|&)\s+)(?:${WEEKDAY},?\s+)?(?:the\s+)?(\d{1,2})(?:${NTH_SUFFIX}|\.)?\s*(?:of\s+)?(${MONTH})(?:\s+(\d{4}))?`,
+);
+const MONTH_NUMBERS = expression(
+  String.raw`${FROM}(${MONTH})\s+(\d{1,2})(?:${NTH_SUFFIX})?${TO}(\d{1,2})(?:${NTH_SUFFIX})?(?:,?\s+(\d{4}))?(?!\s*(?:am|pm|h)(?![\p{L}]))`,
+);
+const DAYS = expression(String.raw`${FROM}(${DAY_SOURCE})${DAY_TO}(${DAY_SOURCE})`);
+const NUMERIC_DAYS = expression(String.raw`${FROM}(\d{1,2})\.${TO}(\d{1,2}\.\d{1,2}\.(?:\d{4}|\d{2})?)`);
+const UNTIL_DAY = expression(String.raw`(?:until|till|til|through|thru)\s+(${DAY_SOURCE})`);
+
+/** All ranges of days that a text may say: "3-7 May", "from 3 May to 7 May", "Mon to Wed". */
+export function* dayRangesIn(text: string, context: LineContext): Generator<Candidate> {
+  const monthly = function* (
+    pattern: RegExp,
+    order: readonly [number, number, number, number],
+    score: number,
+  ): Generator<Candidate> {
+    for (const match of matches(pattern, text)) {
+      const [one, two, month, year] = order.map((index) => match[index]);
+      const first = readDay(`${one} ${month}${year ? ` ${year}` : ''}`, context);
+      const last = readDay(`${two} ${month}${year ? ` ${year}` : ''}`, context);
+      if (!isDay(first) || !isDay(last) || !monthNamed(month!)) continue;
+      const found = ofDays(first, last, match.index, match.index + match[0].length, score);
+      // "14 and 16 May" are two days, not three.
+      const isApart = /\s(?:and|&)\s/iu.test(match[0]) && !/^between/iu.test(match[0]);
+      if (found && Number(one) < Number(two) && !(isApart && Number(two) - Number(one) > 1)) yield found;
+    }
+  };
+  yield* monthly(NUMBERS_MONTH, [1, 2, 3, 4], 16);
+  yield* monthly(MONTH_NUMBERS, [2, 3, 1, 4], 15);
+  for (const match of matches(NUMERIC_DAYS, text)) {
+    const last = readDay(match[2]!, context);
+    const { year, month } = isDay(last) ? civilDate(last.day) : { year: 0, month: 0 };
+    const first = Number(match[1]);
+    if (!isDay(last) || first < 1 || first > civilDate(last.day).day) continue;
+    yield* one(
+      ofDays(
+        { day: dayNumber(year, month, first), isDate: true },
+        last,
+        match.index,
+        match.index + match[0].length,
+        15,
+      ),
+    );
+  }
+  for (const match of matches(DAYS, text)) {
+    const [, one_, two] = match as unknown as [string, string, string];
+    const first = readDay(one_, context);
+    const last = readDay(two, context);
+    if (!isDay(first) || !isDay(last)) continue;
+    yield* one(ofDays(first, last, match.index, match.index + match[0].length, 14));
+  }
+  for (const match of matches(UNTIL_DAY, text)) {
+    const last = readDay(match[1]!, context);
+    if (!isDay(last)) continue;
+    const to = match.index + match[0].length;
+    // Until a day, from whichever day is said besides; that of a repeat counts before it.
+    yield {
+      from: match.index,
+      to,
+      score: 11.5,
+      slots: ['lastDay'],
+      said: { lastDay: last.lastDay ?? last.day, isThrough: true },
+    };
+  }
+}
+
+function* one(candidate: Candidate | undefined): Generator<Candidate> {
+  if (candidate) yield candidate;
+}
+
+const TIME_RANGE = new RegExp(
+  String.raw`(?<![\p{L}\p{N}_.:/€£$#+-])(?<lead>(?:from|between|at|@)\s+)?(?<start>${TIME_OR_HOUR_SOURCE})(?<to>\s*-\s*|\s+(?:to|till|til|until|and)\s+)(?<end>${TIME_OR_HOUR_SOURCE})(?:\s*h(?:rs)?(?![\p{L}\p{N}]))?(?![\p{L}\p{N}_€£$%]|[:/.]\d|-\d)`,
+  'giu',
+);
+/** What may stand behind numbers that are no hours: "2-3 people", "3 to 4 days". */
+const AMOUNT_AFTER = /^\s*(?:\p{L}{2,})/u;
+const NAME_BEFORE =
+  /(?:room|rooms|flight|gate|order|invoice|no\.?|nr\.?|number|page|pages|chapter|line|bus|section|items?|floor|lot|q)\s*$/iu;
+
+/** The end that is meant after a start: an end that can be am or pm is the next one. */
+export function endAfter(start: ReadTime, end: ReadTime): { start: number; end: number; isSure: boolean } {
+  let from = start.minute;
+  let to = end.minute;
+  if (start.isSure || from === 720) {
+    if (!end.isSure && to <= from && to + 720 > from && to <= 720)
+      to += to === 720 && from < 720 ? 0 : to < 720 ? 720 : 0;
+    return { start: from, end: to, isSure: true };
+  }
+  if (end.isSure) {
+    // "3-5pm", "11-1pm", "9-17:00"
+    if (
+      from + 720 < to &&
+      to > 720 &&
+      to < 1440 &&
+      from < 720 &&
+      from + 720 >= to - 360 &&
+      (from < 420 || (from + 720 > to - 180 && from < 540 && to - 720 > from))
+    )
+      from += 720;
+    return { start: from, end: to, isSure: from >= 720 || to > from };
+  }
+  // Both may be either: office hours decide.
+  if (from >= 60 && from < 7 * 60) from += 720;
+  if (from < 720 && to <= from) to += 720;
+  else if (from >= 720 && to < 720) to += 720;
+  if (to <= from && to < 720) to += 720;
+  return { start: from, end: to, isSure: false };
+}
+
+/** All ranges of times that a text may say: "9-10", "10am to noon", "12 to 1". */
+export function* timeRangesIn(text: string): Generator<Candidate> {
+  for (const match of matches(TIME_RANGE, text)) {
+    const {
+      lead,
+      start: first,
+      to: separator,
+      end: last,
+    } = match.groups as Record<'start' | 'to' | 'end', string> & {
+      lead?: string;
+    };
+    const start = readTime(first);
+    const end = readTime(last);
+    if (!start || !end) continue;
+    if (/and/i.test(separator) && !/between/i.test(lead ?? '')) continue;
+    const to = match.index + match[0].length;
+    const areBare = /^\d{1,2}$/.test(first) && /^\d{1,2}$/.test(last);
+    const areWords = /^\p{L}+$/u.test(first) || /^\p{L}+$/u.test(last);
+    const isDash = /-/.test(separator);
+    const before = text.slice(Math.max(0, match.index - 20), match.index);
+    const after = text.slice(to);
+    if (!lead && areBare && NAME_BEFORE.test(before)) continue;
+    const isFour = /^\d{4}$/.test(first) && /^\d{4}$/.test(last);
+    if (isFour && Number(first) >= 1900 && Number(last) <= 2100 && !lead) continue;
+    const isAmount = areBare && AMOUNT_AFTER.test(after) && isAmountWord(after);
+    if (isAmount) continue;
+    const times = endAfter(start, end);
+    const score = areBare ? (isDash ? 6 : lead ? 8 : 6) : areWords && !lead ? 8 : 13;
+    yield {
+      from: match.index,
+      to,
+      score: score + (lead ? 1.5 : 0),
+      slots: ['time', 'length'],
+      said: {
+        time: { minute: times.start, isSure: times.isSure },
+        endTime: { minute: times.end, isSure: true },
+      },
+    };
+  }
+}
+
+/** Whether what stands behind a range of numbers is counted by it. */
+const isAmountWord = (after: string): boolean =>
+  /^\s*(?:people|persons?|days?|weeks?|months?|years?|hours?|hrs?|min|mins|minutes?|items?|boxes|lamps?|pages?|metres?|meters?|km|kg|litres?|times|points?|keepers?|euros?|eur|percent|guests?|pieces?|copies|bolts?|buoys?|lenses|boats?|tins?|bags?|sheets?|rounds?|sets?|o\b)/iu.test(
+    after,
+  );
+
+const SPAN_DAY_FIRST = expression(
+  String.raw`${FROM}(?<day>${DAY_SOURCE}),?\s+(?:at\s+)?(?<start>${TIME_OR_HOUR_SOURCE})${DAY_TO}(?<lastDay>${DAY_SOURCE}),?\s+(?:at\s+)?(?<end>${TIME_OR_HOUR_SOURCE})`,
+);
+const SPAN_TIME_FIRST = expression(
+  String.raw`${FROM}(?<start>${TIME_OR_HOUR_SOURCE})\s+(?:on\s+)?(?<day>${DAY_SOURCE})${DAY_TO}(?<end>${TIME_OR_HOUR_SOURCE})\s+(?:on\s+)?(?<lastDay>${DAY_SOURCE})`,
+);
+
+const BARE_HOUR = /^\d{1,2}$/;
+
+/** All stretches from a time of one day to a time of another: "Thu 23:00 to Fri 02:00". */
+export function* spansIn(text: string, context: LineContext): Generator<Candidate> {
+  for (const pattern of [SPAN_DAY_FIRST, SPAN_TIME_FIRST])
+    for (const match of matches(pattern, text)) {
+      const { day, lastDay, start, end } = match.groups as Record<
+        'day' | 'lastDay' | 'start' | 'end',
+        string
+      >;
+      const [first, last] = [readDay(day, context), readDay(lastDay, context)];
+      const [from, to] = [readTime(start), readTime(end)];
+      if (!isDay(first) || !isDay(last) || !from || !to) continue;
+      const days = ofDays(first, last, 0, 1, 0);
+      if (!days) continue;
+      const said: Said = {
+        ...days.said,
+        isThrough: true,
+        time: { minute: from.minute, isSure: from.isSure },
+        endTime: { minute: to.minute, isSure: to.isSure },
+      };
+      yield {
+        from: match.index,
+        to: match.index + match[0].length,
+        score: BARE_HOUR.test(start) && BARE_HOUR.test(end) ? 12 : 34,
+        slots: ['day', 'time', 'length', 'lastDay'],
+        said,
+      };
+    }
+}
+
+/** A range of weekdays beside a time is each of them, every week: "Mon-Fri 9:15". */
+export function weekdaysOfRange(text: string): number[] | undefined {
+  const match = new RegExp(String.raw`^(${WEEKDAY})${DAY_TO}(${WEEKDAY})$`, 'iu').exec(text.trim());
+  if (!match) return undefined;
+  const [first, last] = [weekdayNamed(match[1]!), weekdayNamed(match[2]!)];
+  const count = ((last - first + 7) % 7) + 1;
+  return Array.from({ length: count }, (_, index) => ((first - 1 + index) % 7) + 1).sort((a, b) => a - b);
+}

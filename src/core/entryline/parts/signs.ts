@@ -1,0 +1,140 @@
+import { type Candidate, wholeWords } from '../candidate';
+import type { LineContext } from '../lineContext';
+import { NUMBER, numberNamed } from '../vocabulary';
+
+const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, '');
+const SIGN = /(?<=^|\s)#([\p{L}\p{N}_&-]+)/gu;
+const IN_CALENDAR =
+  /(?<![\p{L}\p{N}])(?:in|into|to|on)\s+(?:the\s+|my\s+)?([\p{L}\p{N} ]{2,40}?)\s+calendar(?![\p{L}\p{N}])|(?<![\p{L}\p{N}])calendar:?\s+([\p{L}\p{N}]+(?:\s+[\p{L}\p{N}]+)?)/giu;
+
+/** Calendars and categories: "#ME", "#site", "in the Meetings calendar"; a calendar's mark, name or the beginning of it. */
+export function* calendarsIn(text: string, context: LineContext): Generator<Candidate> {
+  const { calendars, categories = [] } = context;
+  const find = (word: string) =>
+    calendars.find(({ mark }) => plain(mark) === word) ??
+    calendars.find(({ name }) => plain(name) === word) ??
+    calendars.find(({ name }) => plain(name).startsWith(word));
+  for (const match of text.matchAll(SIGN)) {
+    const word = plain(match[1]!);
+    if (word === '') continue;
+    const at = { from: match.index, to: match.index + match[0].length };
+    const category =
+      categories.find((name) => plain(name) === word) ??
+      categories.find((name) => plain(name).startsWith(word));
+    const calendar = find(word);
+    if (calendar) yield { ...at, score: 12, slots: ['calendar'], said: { calendarId: calendar.id } };
+    else if (category) yield { ...at, score: 12, slots: [], said: { category } };
+  }
+  for (const match of text.matchAll(IN_CALENDAR)) {
+    const calendar = find(plain((match[1] ?? match[2])!));
+    const at = { from: match.index, to: match.index + match[0].length };
+    if (calendar) yield { ...at, score: 12, slots: ['calendar'], said: { calendarId: calendar.id } };
+  }
+}
+
+/** Words that say a state stand apart: at the end of the line, beside another part, in brackets or behind a comma. */
+const STATE = String.raw`(?:(?:marked|mark|show|shown|shows)\s+(?:me\s+)?(?:as\s+)?|as\s+)?`;
+const AVAILABILITY = wholeWords(
+  String.raw`(?<state>${STATE})(?<word>tentative|tentatively|to\s+be\s+confirmed|tbc|provisional|provisionally|busy|free|away|out\s+of\s+office|ooo)`,
+);
+const VISIBILITY = wholeWords(
+  String.raw`(?<state>${STATE}|keep\s+(?:it\s+)?)(?<word>private|privately|confidential|confidentially)`,
+);
+
+function* statesIn(
+  text: string,
+  expression: RegExp,
+  isEdge: (from: number, to: number) => boolean,
+  read: (word: string) => Pick<Candidate, 'slots' | 'said'>,
+): Generator<Candidate> {
+  for (const match of text.matchAll(expression)) {
+    let [from, to] = [match.index, match.index + match[0].length];
+    const isBracketed = text[from - 1] === '(' && text[to] === ')';
+    if (isBracketed) {
+      from--;
+      to++;
+    }
+    const isTold = isBracketed || (match.groups?.state ?? '') !== '';
+    // A line that is nothing but the word has it for a title; so has one that begins with it.
+    if (!isTold && (!isEdge(from, to) || text.slice(0, from).trim() === '')) continue;
+    yield { from, to, score: isTold ? 8 : 4.5, ...read(match.groups!.word!.toLowerCase()) };
+  }
+}
+
+/** Availability and visibility: "tentative", "as free", "(private)". */
+export function* statesOfEntryIn(text: string, edges: ReadonlySet<number>): Generator<Candidate> {
+  const isEdge = (from: number, to: number): boolean => {
+    const before = text.slice(0, from);
+    const after = text.slice(to);
+    const startsApart = /[,;]\s*$/u.test(before) || edges.has(before.trimEnd().length);
+    const endsApart =
+      /^\s*(?:$|[,;.!)#])/u.test(after) || edges.has(to + (/^\s*/u.exec(after)?.[0].length ?? 0));
+    return endsApart && (startsApart || /\S\s+$/u.test(before));
+  };
+  yield* statesIn(text, AVAILABILITY, isEdge, (word) => ({
+    slots: ['availability'],
+    said: {
+      availability: /^(?:tent|prov|tbc|to)/.test(word)
+        ? 'tentative'
+        : /^(?:away|out|ooo)/.test(word)
+          ? 'away'
+          : word === 'free'
+            ? 'free'
+            : 'busy',
+    },
+  }));
+  yield* statesIn(text, VISIBILITY, isEdge, (word) => ({
+    slots: ['visibility'],
+    said: { classification: word.startsWith('conf') ? 'confidential' : 'private' },
+  }));
+}
+
+const UNIT = '(m|min|mins|minutes?|h|hrs?|hours?|days?|weeks?|d|w)';
+const AMOUNT = String.raw`(half\s+an|${NUMBER})\s*-?\s*${UNIT}`;
+const REMINDER = wholeWords(
+  String.raw`(?:and\s+|with\s+(?:a\s+)?)?(?:remind(?:\s+me)?|reminder|notify(?:\s+me)?|alert(?:\s+me)?|ping\s+me|warn\s+me|alarm):?\s+(?:me\s+)?(?:at\s+)?(?:(?:${AMOUNT})(?:\s+(?:before(?:hand)?|ahead|earlier|prior|in\s+advance))?|(the\s+day\s+before)|(at\s+(?:the\s+)?start|on\s+time))`,
+);
+const BEFORE_REMINDER = wholeWords(
+  String.raw`(?:with\s+(?:an?\s+)?)?${AMOUNT}\s+(?:reminder|alarm|notice|warning)`,
+);
+const NO_REMINDER = wholeWords(String.raw`(?:no|without(?:\s+a)?)\s+(?:reminders?|alarms?)`);
+
+const minutesOf = (amount: string, unit: string): number => {
+  const count = /half/i.test(amount) ? 0.5 : numberNamed(amount);
+  const each = /^w/i.test(unit) ? 10_080 : /^d/i.test(unit) ? 1440 : /^h/i.test(unit) ? 60 : 1;
+  return Math.round(count * each);
+};
+
+/** Reminders: "remind me 10 minutes before", "with a 15 min reminder", "no reminder". */
+export function* remindersIn(text: string): Generator<Candidate> {
+  const at = (match: RegExpExecArray) => ({
+    from: match.index,
+    to: match.index + match[0].length,
+    slots: ['reminder'] as const,
+  });
+  for (const match of text.matchAll(REMINDER)) {
+    const [, amount, unit, dayBefore] = match;
+    const minutesBefore = amount ? minutesOf(amount, unit!) : dayBefore ? 1440 : 0;
+    yield { ...at(match), score: 18, said: { minutesBefore } };
+  }
+  for (const match of text.matchAll(BEFORE_REMINDER))
+    yield { ...at(match), score: 14, said: { minutesBefore: minutesOf(match[1]!, match[2]!) } };
+  for (const match of text.matchAll(NO_REMINDER))
+    yield { ...at(match), score: 12, said: { hasNoReminder: true } };
+}
+
+const LINK = /(?<![\p{L}\p{N}])(?:https?:\/\/|www\.)[^\s<>"]+/giu;
+
+/** A link: the address of a page. */
+export function* linksIn(text: string): Generator<Candidate> {
+  for (const match of text.matchAll(LINK)) {
+    const address = match[0].replace(/[.,;:!?)\]]+$/u, '');
+    yield {
+      from: match.index,
+      to: match.index + address.length,
+      score: 20,
+      slots: ['link'],
+      said: { url: /^www\./i.test(address) ? `https://${address}` : address },
+    };
+  }
+}

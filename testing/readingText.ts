@@ -1,0 +1,51 @@
+import { type EntryLineContext, otherReadings, parseEntryLine } from '@/core/entryline/parseEntryLine';
+import { parseDate, parseLocal } from '@/core/time/civil';
+import { wallOf } from '@/core/time/eventTime';
+import { FENNICK } from './samples';
+
+/** Tuesday 9 March 2027, 10:20, in Fennick. */
+export const FENNICK_LINE: EntryLineContext = {
+  nowWall: parseLocal('2027-03-09T10:20'),
+  zone: FENNICK,
+  selectedDay: parseDate('2027-03-09'),
+  defaultLength: 3_600_000,
+  calendars: [
+    { id: 'ME', name: 'Meetings', mark: 'ME' },
+    { id: 'DW', name: 'Desk work', mark: 'DW' },
+    { id: 'KR', name: 'Keeper rota', mark: 'KR' },
+  ],
+  categories: ['Inspection'],
+};
+
+/** The whole reading of a line in one, as the table has it. */
+export function readingText(text: string): string {
+  const draft = parseEntryLine(text, FENNICK_LINE);
+  const at = (time: typeof draft.start) => (time.kind === 'date' ? time.date : time.local.slice(0, 16));
+  const zone = draft.start.kind === 'zoned' && draft.start.zone !== FENNICK ? draft.start.zone : undefined;
+  const but = draft.recurrence?.exceptionDates.map((time) =>
+    new Date(wallOf(time)).toISOString().slice(0, 10),
+  );
+  const said: readonly (readonly [string, string | undefined])[] = [
+    ['zone', zone],
+    ['rule', draft.recurrence?.rules[0]],
+    ['but', but?.join()],
+    ['place', draft.location],
+    ['calendar', draft.calendarId],
+    ['category', draft.categories.join()],
+    ['as', draft.availability],
+    ['visible', draft.classification],
+    ['remind', draft.reminders && (draft.reminders.join() || 'never')],
+    ['link', draft.url],
+    ['wrong', draft.problems.map(({ code }) => code).join()],
+    [
+      'or',
+      otherReadings(text, FENNICK_LINE)
+        .map((other) => at(other.draft.start))
+        .join(),
+    ],
+  ];
+  return [
+    `[${draft.title}] ${at(draft.start)}/${at(draft.end)}`,
+    ...said.filter(([, value]) => value).map(([name, value]) => `${name}=${value}`),
+  ].join(' ');
+}
