@@ -211,7 +211,7 @@ export function* timeRangesIn(text: string): Generator<Candidate> {
 
 /** Whether what stands behind a range of numbers is counted by it. */
 const isAmountWord = (after: string): boolean =>
-  /^\s*(?:people|persons?|days?|weeks?|months?|years?|hours?|hrs?|min|mins|minutes?|items?|boxes|lamps?|pages?|metres?|meters?|km|kg|litres?|times|points?|keepers?|euros?|eur|percent|guests?|pieces?|copies|bolts?|buoys?|lenses|boats?|tins?|bags?|sheets?|rounds?|sets?|o\b)/iu.test(
+  /^\s*(?:people|persons|days|weeks|months|years|hours|hrs|min|mins|minutes|items|boxes|lamps|pages|metres|meters|km|kg|litres|times|points|keepers|euros?|eur|percent|guests|pieces|copies|bolts|buoys|lenses|boats|tins|bags|sheets|rounds|sets)(?![\p{L}])/iu.test(
     after,
   );
 
