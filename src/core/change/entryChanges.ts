@@ -4,8 +4,8 @@ import type { State } from '../model/state';
 import { readRule } from '../recurrence/choices';
 import { explicitRule, formatRule } from '../recurrence/rule';
 import { wallOf } from '../time/eventTime';
-import { type ChangeResult, createEvent, withFields } from './eventFields';
-import { type ChangeContext, makePatch, put, type Summary } from './patch';
+import { type ChangeResult, createEvent, isRefused, withFields } from './eventFields';
+import { type Change, type ChangeContext, makePatch, put, type Summary } from './patch';
 import { checked, type Edited, editTarget, firstOf } from './scopes';
 import { type Repeat, sameValue, seriesLike } from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
@@ -22,6 +22,23 @@ export function createEntry(state: State, fields: EventFields, context: ChangeCo
     ]),
     landed: targetKey(firstOf(event)),
   };
+}
+
+/** Makes several events at once, all of them or none. */
+export function createEntries(
+  state: State,
+  all: readonly EventFields[],
+  context: ChangeContext,
+): ChangeResult | undefined {
+  const changes: Change[] = [];
+  for (const fields of all) {
+    const made = createEntry(state, fields, context);
+    if (isRefused(made)) return made;
+    changes.push(...made.changes);
+  }
+  return changes.length === 0
+    ? undefined
+    : makePatch(context, { what: 'entries-made', count: changes.length }, changes);
 }
 
 const sameRules = (a: Recurrence | undefined, b: Recurrence | undefined): boolean =>

@@ -31,6 +31,7 @@ const ReadChange = z
 /** What a patch did, for the line that says so: the interface has the words. */
 export const SUMMARIES = [
   'entry-made',
+  'entries-made',
   'entry-changed',
   'entry-moved',
   'entries-moved',

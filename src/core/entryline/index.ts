@@ -1,3 +1,4 @@
 /** The readers of ordinary words. They share the grammar of dates, so they come together, when one of them is first asked. */
 export { dayInWords } from './dayInWords';
 export { type EntryLineContext, otherReadings, parseEntryLine } from './parseEntryLine';
+export { rewriteLine } from './rewriteLine';

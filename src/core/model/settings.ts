@@ -57,6 +57,8 @@ export const Settings = z.object({
   startPresetId: z.string().optional(),
   /** A second calendar system whose dates stand in the day heads (Unicode CLDR name, as Intl takes it). */
   secondCalendarSystem: z.string().optional(),
+  /** What was chosen in the entry line where words could be meant in two ways, by the pattern of the words. */
+  lineHabits: z.record(z.string().max(40), z.string().max(40)).optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */
   demoNow: z.string().optional(),
 });

@@ -34,7 +34,7 @@ export const Desk = memo(function Desk({ beside, wide, onOpen }: DeskProps) {
   const [only] = selected;
   const content =
     editing?.panel === 'quick' ? (
-      <QuickDraft fields={editing.fields} />
+      <QuickDraft editing={editing} />
     ) : selected.length > 1 ? (
       <Suspense fallback={null}>
         <severalPanel.Later keys={selected} />

@@ -4,13 +4,13 @@ import { StyleSheet, View } from 'react-native';
 import { inCalendar } from '@/core/change/calendarDefaults';
 import { DAY } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
-import { useCommands, workspace } from '@/features/workspace';
+import { WordsOfDraft } from '@/features/line';
+import { type Editing, useCommands, workspace } from '@/features/workspace';
 import { useWritableCalendars, useSettings } from '@/store';
 import { dayText, lengthText, timeRangeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { SelectField } from '@/ui/primitives/PlatformField';
-import { TextField } from '@/ui/primitives/TextField';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
@@ -21,7 +21,8 @@ import { ClockNotes } from './ClockNotes';
  * A new entry for the time that was pressed: its title and calendar, saved with Enter. Escape lets it be; what was written
  * is put aside and not lost.
  */
-export function QuickDraft({ fields }: { fields: EventFields }) {
+export function QuickDraft({ editing }: { editing: Editing }) {
+  const { fields } = editing;
   const settings = useSettings();
   const { homeZone } = settings;
   const [problem, setProblem] = useState('');
@@ -56,24 +57,17 @@ export function QuickDraft({ fields }: { fields: EventFields }) {
         homeZone={homeZone}
       />
       <ClockNotes start={fields.start} end={fields.end} />
-      <TextField
-        label={words.editor.title}
-        value={fields.title}
-        onChangeText={(title) => {
-          setProblem('');
-          workspace.editFields({ title });
-        }}
-        error={problem || undefined}
-        onSubmit={save}
-        autoFocus
-        large
-        testID="draft-title"
-      />
+      <WordsOfDraft editing={editing} problem={problem} onWrite={() => setProblem('')} onSubmit={save} />
       <SelectField
         label={words.editor.calendar}
         value={fields.calendarId}
         options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(calendarId) => workspace.editFields(inCalendar(fields, calendarId, calendars, settings))}
+        onChange={(calendarId) => {
+          const changed = inCalendar(fields, calendarId, calendars, settings);
+          workspace.editFields(changed);
+          // What is written from now on is read over it.
+          workspace.goOn({ before: { ...editing.before, ...changed } });
+        }}
       />
       <DraftActions save={save} />
     </View>
@@ -85,7 +79,10 @@ function DraftActions({ save }: { save: () => void }) {
   return (
     <StickyActions>
       <Button kind="primary" label={words.actions.save} onPress={save} />
-      <Button label={words.actions.allFields} onPress={() => workspace.goOn({ panel: 'full' })} />
+      <Button
+        label={words.actions.allFields}
+        onPress={() => workspace.goOn({ panel: 'full', words: undefined })}
+      />
       <Button kind="quiet" label={words.actions.cancel} onPress={() => workspace.finishEditing()} />
     </StickyActions>
   );

@@ -30,7 +30,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { CalendarChips, preloadList } from './chips/CalendarChips';
-import { EntryLine, type EntryLineHandle } from './EntryLine';
+import { EntryLine, type EntryLineHandle } from '@/features/line';
 import { FilterLine } from './filter/FilterLine';
 import { FoldedRows } from './FoldedRows';
 import { draftGhost } from './grid/draftGhost';

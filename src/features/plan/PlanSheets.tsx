@@ -1,6 +1,7 @@
 import { memo, Suspense } from 'react';
 import { exportSheet } from '@/features/interchange';
 import { useWorkspace, workspace } from '@/features/workspace';
+import { importWords } from '@/features/zones';
 import { later } from '@/ui/later';
 import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
@@ -13,7 +14,7 @@ const goTo = later(() => import('./goto/GoToSheet').then((module) => module.GoTo
 export const preloadSheets = (): Promise<unknown> =>
   Promise.all([
     ...[look, filter, presets, goTo, exportSheet].map(({ fetchAhead }) => fetchAhead()),
-    import('@/core/entryline'),
+    importWords(),
   ]);
 
 /** The sheet of Plan that is open, if one is. */

@@ -34,7 +34,10 @@ export function useDraftInPlan(
       // What was written in a draft goes along to another time.
       const { editing } = useWorkspace.getState();
       if (editing?.panel === 'quick' && editing.changed)
-        workspace.goOn({ fields: { ...editing.fields, start: settled.start, end: settled.end } });
+        workspace.goOn({
+          fields: { ...editing.fields, start: settled.start, end: settled.end },
+          before: { ...editing.before, start: settled.start, end: settled.end },
+        });
       else workspace.edit({ fields: settled, before: settled, panel: 'quick', changed: false });
       workspace.setDesk(true);
     },

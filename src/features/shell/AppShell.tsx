@@ -7,6 +7,7 @@ import { BackupOffer, ImportHost, preloadInterchange } from '@/features/intercha
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { ReminderHost } from '@/features/reminders';
 import { useWorkspace, workspace } from '@/features/workspace';
+import { preloadLine } from '@/features/line';
 import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/features/zones';
 import { calendarFiles } from '@/store';
 import { later } from '@/ui/later';
@@ -53,7 +54,7 @@ function usePreload(): boolean {
         preloadPanels(),
         preloadViews(),
         preloadSheets(),
-        import('@/core/entryline'),
+        preloadLine(),
         preloadZonePicker(),
         preloadZoneSettings(),
         preloadDesk(),

@@ -1,4 +1,11 @@
-import { changeEntry, changesRule, createEntry, fieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
+import {
+  changeEntry,
+  changesRule,
+  createEntries,
+  createEntry,
+  fieldsSeenAt,
+  writtenUpon,
+} from '@/core/change/entryChanges';
 import { copyEntry, type Move, moveEntries, moveEntry } from '@/core/change/moveEntry';
 import type { Patch } from '@/core/change/patch';
 import { type Scope, SCOPES, type Target, targetOfKey } from '@/core/change/target';
@@ -21,6 +28,9 @@ export const entryCommands = ({ state, context, perform, performAt }: CommandPip
     perform(createEntry(state(), fields, context()), ({ landed }) => {
       if (landed !== undefined) workspace.reveal(landed);
     }),
+  /** Makes several entries at once, undone in one step. */
+  createAll: (all: readonly EventFields[]): boolean =>
+    perform(createEntries(state(), all, context())) !== undefined,
   /** Sets what was written upon the fields that it began with. */
   async change(target: Target, written: EventFields, before: EventFields): Promise<boolean> {
     const upon = () => {

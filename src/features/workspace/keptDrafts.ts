@@ -22,6 +22,7 @@ const KeptEditing = z.object({
   before: Fields,
   panel: z.enum(['quick', 'full']),
   typed: z.record(z.string(), z.unknown()).optional(),
+  words: z.string().optional(),
   changed: z.literal(true),
 });
 

@@ -16,6 +16,8 @@ export interface Editing {
   readonly panel: 'quick' | 'full';
   /** What stands in the editor's form, half-typed too. */
   readonly typed?: Readonly<Record<string, unknown>> | undefined;
+  /** The words that a draft over a pressed time was written in: they say more than its title. */
+  readonly words?: string | undefined;
   /** Whether something would be lost if it went. */
   readonly changed: boolean;
 }

@@ -1,9 +1,10 @@
 import { lazy } from 'react';
 
-const load = () => import('./ZonePicker');
+/** The readers of ordinary words, and the picker of zones beside them. */
+export const importWords = () => import('./wordsAndZones');
 
 /** The picker comes with the list of all zones, which nothing else needs. */
-export const ZonePicker = lazy(() => load().then((module) => ({ default: module.ZonePicker })));
+export const ZonePicker = lazy(() => importWords().then((module) => ({ default: module.ZonePicker })));
 
 /** Fetches the picker in a quiet moment, so that it works without the server later. */
-export const preloadZonePicker = (): Promise<unknown> => load();
+export const preloadZonePicker = (): Promise<unknown> => importWords();

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { dateString, parseDate } from '@/core/time/civil';
 import { usePlanAddress, workspace } from '@/features/workspace';
+import { importWords } from '@/features/zones';
 import { fullDayText, writesDayFirst } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -19,7 +20,7 @@ function useDayReader(): DayReader | undefined {
   const [reader, setReader] = useState<{ read: DayReader }>();
   useEffect(() => {
     let isHere = true;
-    void import('@/core/entryline').then(({ dayInWords }) => {
+    void importWords().then(({ dayInWords }) => {
       if (isHere) setReader({ read: dayInWords });
     });
     return () => {

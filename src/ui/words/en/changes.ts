@@ -34,6 +34,7 @@ export const changesWords = {
   partFailedKept: 'Your entries are as they were, and what you wrote is kept.',
   summaries: {
     'entry-made': (_count: number, name: string) => `“${name}” made`,
+    'entries-made': (count: number) => `${plural(count, 'entry', 'entries')} made`,
     'entry-changed': (_count: number, name: string) => `“${name}” changed`,
     'entry-moved': (_count: number, name: string) => `“${name}” moved`,
     'entries-moved': (count: number) => `${plural(count, 'entry', 'entries')} moved`,

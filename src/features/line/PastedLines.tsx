@@ -1,0 +1,105 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { EntryLineDraft } from '@/core/entryline/parseEntryLine';
+import type { Calendar } from '@/core/model/calendar';
+import { cityOf } from '@/core/time/zones';
+import { useCommands } from '@/features/workspace';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Check } from '@/ui/primitives/Check';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { ReadLine } from './lineFields';
+import { partsShown } from './partText';
+import { problemText } from './problemText';
+
+const said = words.line.pasted;
+
+/** What a line means beside its title. */
+const saidInWords = (draft: EntryLineDraft, calendar: Calendar | undefined, zone: string): string =>
+  calendar
+    ? partsShown(draft, {
+        calendar,
+        viewZone: zone,
+        zoneName: draft.start.kind === 'zoned' ? cityOf(draft.start.zone) : '',
+      })
+        .map(({ text }) => text)
+        .join(' · ')
+    : words.line.noCalendar;
+
+/** Several lines that were pasted: what each of them means, before entries are made of them in one step. */
+export function PastedLines({
+  lines,
+  read,
+  zone,
+  onOne,
+  onClose,
+}: {
+  lines: readonly string[];
+  read: (line: string) => ReadLine;
+  zone: string;
+  /** Takes all of it as one line. */
+  onOne: () => void;
+  onClose: () => void;
+}) {
+  const { createAll } = useCommands(zone);
+  const all = useMemo(() => lines.map((line) => ({ line, ...read(line) })), [lines, read]);
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const isTaken = (index: number) =>
+    !left.has(index) && all[index]!.draft.title !== '' && all[index]!.fields !== undefined;
+  const taken = all.flatMap(({ fields }, index) => (isTaken(index) && fields ? [fields] : []));
+  const toggle = (index: number) => {
+    const next = new Set(left);
+    if (!next.delete(index)) next.add(index);
+    setLeft(next);
+  };
+  return (
+    <Sheet
+      title={said.title(lines.length)}
+      closeLabel={words.actions.cancel}
+      onClose={onClose}
+      footer={
+        <>
+          <Button label={said.asOne} onPress={onOne} />
+          <Button
+            kind="primary"
+            label={said.go(taken.length)}
+            disabled={taken.length === 0}
+            onPress={() => {
+              if (createAll(taken)) onClose();
+            }}
+          />
+        </>
+      }
+    >
+      <AppText tone="quiet">{said.hint}</AppText>
+      {all.map(({ line, draft, calendar }, index) => (
+        <View key={index} testID="pasted-line">
+          <Check label={draft.title || line} checked={isTaken(index)} onChange={() => toggle(index)}>
+            <View style={styles.words}>
+              <AppText weight="700" numberOfLines={2}>
+                {draft.title || line}
+              </AppText>
+              <AppText size="small" tone="quiet" figures>
+                {saidInWords(draft, calendar, zone)}
+              </AppText>
+              {draft.title === '' ? (
+                <AppText size="small" tone="error">
+                  {said.noTitle}
+                </AppText>
+              ) : null}
+              {draft.problems.map((problem) => (
+                <AppText key={problem.text} size="small" tone="accent">
+                  {problemText(problem)}
+                </AppText>
+              ))}
+            </View>
+          </Check>
+        </View>
+      ))}
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({ words: { paddingVertical: space(1) } });

@@ -1,0 +1,129 @@
+import { useRef, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, type View } from 'react-native';
+import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { Calendar } from '@/core/model/calendar';
+import { AppIcon } from '@/ui/icons/AppIcon';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { type Anchor, anchorOf } from '@/ui/primitives/Popover';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import type { OtherReading } from './otherTexts';
+import { type PartShown, partsShown } from './partText';
+
+/** What was understood, part by part: each opens its own small picker, and another meaning of it is a press away. */
+export function UnderstoodChips({
+  draft,
+  calendar,
+  viewZone,
+  zoneName,
+  others,
+  onOpen,
+  onOther,
+  onFull,
+}: {
+  draft: EntryLineDraft;
+  calendar: Calendar;
+  viewZone: string;
+  zoneName: string;
+  others: readonly OtherReading[];
+  onOpen: (part: UnderstoodPart, anchor: Anchor) => void;
+  onOther: (other: OtherReading) => void;
+  onFull: () => void;
+}) {
+  const { colours } = useTheme();
+  // The row is a new one for each line: it begins at its first chip.
+  const [row] = useState(() => words.line.understood);
+  return (
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      role="group"
+      aria-label={row}
+      contentContainerStyle={styles.chips}
+    >
+      <AppText weight="700" numberOfLines={1} style={styles.title} testID="understood-title">
+        {draft.title || words.entry.noTitle}
+      </AppText>
+      {partsShown(draft, { calendar, viewZone, zoneName }).flatMap((shown) => [
+        <PartChip key={shown.part} {...shown} said={draft.said.includes(shown.part)} onOpen={onOpen} />,
+        ...others
+          .filter(({ part }) => part === shown.part)
+          .map((other) => (
+            <Pressable
+              key={`${other.pattern} ${other.choice}`}
+              role="button"
+              aria-label={words.line.takeOther(other.text)}
+              testID={`other-${other.part}`}
+              onPress={() => onOther(other)}
+              style={[styles.chip, styles.other, { borderColor: colours.accent }]}
+            >
+              <AppText size="small" figures>
+                {words.line.or(other.text)}
+              </AppText>
+            </Pressable>
+          )),
+      ])}
+      <Button kind="quiet" label={words.line.full} onPress={onFull} />
+    </ScrollView>
+  );
+}
+
+/** A part that was understood, or filled in. */
+function PartChip({
+  text,
+  said,
+  part,
+  icon,
+  onOpen,
+}: PartShown & { said: boolean; onOpen: (part: UnderstoodPart, anchor: Anchor) => void }) {
+  const { colours } = useTheme();
+  const chip = useRef<View>(null);
+  const label = words.line.correct(words.line.parts[part], said ? text : `${text}, ${words.line.filledIn}`);
+  return (
+    <Pressable
+      ref={chip}
+      role="button"
+      aria-label={label}
+      aria-haspopup="dialog"
+      testID={`understood-${part}`}
+      onPress={() => onOpen(part, anchorOf(chip.current))}
+      style={[
+        styles.chip,
+        {
+          backgroundColor: said ? colours.accentTint : colours.card,
+          borderColor: said ? colours.accent : colours.line,
+        },
+      ]}
+    >
+      <AppIcon name={icon} size={14} color={said ? colours.ink : colours.quietInk} />
+      <AppText
+        size="small"
+        figures
+        numberOfLines={1}
+        tone={said ? 'ink' : 'quiet'}
+        weight={said ? '700' : '400'}
+        style={styles.text}
+      >
+        {text}
+      </AppText>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  chips: { gap: space(2), alignItems: 'center', paddingVertical: space(1) },
+  title: { maxWidth: 220 },
+  chip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(1),
+    borderWidth: hairline,
+    borderRadius: corner,
+    minHeight: 40,
+    paddingHorizontal: space(2),
+  },
+  text: { maxWidth: 240 },
+  other: { borderStyle: 'dashed' },
+});

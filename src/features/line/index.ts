@@ -1,0 +1,2 @@
+export { EntryLine, type EntryLineHandle, preloadLine } from './EntryLine';
+export { WordsOfDraft } from './WordsOfDraft';

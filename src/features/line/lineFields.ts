@@ -1,0 +1,131 @@
+import { inCalendarZone, lengthOfNew } from '@/core/change/calendarDefaults';
+import { blankFields } from '@/core/change/eventFields';
+import type { EntryLineContext, EntryLineDraft } from '@/core/entryline/parseEntryLine';
+import type { Calendar } from '@/core/model/calendar';
+import type { EventFields } from '@/core/model/entry';
+import type { EventTime } from '@/core/model/eventTime';
+import type { Settings } from '@/core/model/settings';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { atWall, wallOf } from '@/core/time/eventTime';
+
+/** What a line is read against, but for the calendar that it goes to. */
+export interface LineLook {
+  readonly settings: Settings;
+  /** Wall time in the zone of the view, in which times are meant. */
+  readonly nowWall: number;
+  readonly zone: string;
+  readonly selectedDay: number;
+  readonly dayFirst: boolean;
+  /** The calendars that can take it, and the one that does if none is named. */
+  readonly calendars: readonly Calendar[];
+  readonly target: Calendar | undefined;
+  readonly categories: readonly string[];
+  /** Pieces of the line that stay in the title. */
+  readonly kept: readonly string[];
+}
+
+/** A line as it was read. */
+export interface ReadLine {
+  readonly draft: EntryLineDraft;
+  readonly calendar: Calendar | undefined;
+  /** The fields of its entry; none without a calendar to go to. */
+  readonly fields: EventFields | undefined;
+  readonly context: EntryLineContext;
+}
+
+const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineContext => {
+  const { settings } = look;
+  return {
+    nowWall: look.nowWall,
+    zone: look.zone,
+    selectedDay: look.selectedDay,
+    defaultLength: lengthOfNew(calendar, settings) * MINUTE,
+    calendars: look.calendars,
+    categories: look.categories,
+    weekStart: settings.weekStart,
+    dayFirst: look.dayFirst,
+    kept: look.kept,
+    habits: settings.lineHabits ?? {},
+    zones: [
+      ...settings.zoneRails.map(({ label, zone }) => ({ name: label, zone })),
+      ...(settings.homeLabel ? [{ name: settings.homeLabel, zone: settings.homeZone }] : []),
+    ],
+  };
+};
+
+/** What a draft says beside its time, and its calendar. */
+export function saidFields(draft: EntryLineDraft): Partial<EventFields> {
+  return {
+    title: draft.title,
+    ...(draft.location ? { location: draft.location } : {}),
+    ...(draft.recurrence ? { recurrence: draft.recurrence } : {}),
+    ...(draft.categories.length > 0 ? { categories: [...draft.categories] } : {}),
+    ...(draft.availability ? { availability: draft.availability } : {}),
+    ...(draft.classification ? { classification: draft.classification } : {}),
+    ...(draft.reminders ? { reminders: draft.reminders.map((minutesBefore) => ({ minutesBefore })) } : {}),
+    ...(draft.url === undefined ? {} : { url: draft.url }),
+  };
+}
+
+/** Reads a line as the fields of an entry. */
+export function readLine(
+  parse: (line: string, context: EntryLineContext) => EntryLineDraft,
+  line: string,
+  look: LineLook,
+): ReadLine {
+  const { target, calendars, zone } = look;
+  const first = parse(line, contextFor(look, target));
+  const calendar = calendars.find(({ id }) => id === first.calendarId) ?? target;
+  const context = contextFor(look, calendar);
+  // The calendar that the line names may have a length of its own.
+  const hasOwnLength = calendar?.defaultLengthMinutes !== target?.defaultLengthMinutes;
+  const draft = hasOwnLength ? parse(line, context) : first;
+  const fields = calendar && {
+    ...blankFields(
+      calendar.id,
+      inCalendarZone(draft.start, calendar, zone),
+      inCalendarZone(draft.end, calendar, zone),
+    ),
+    ...saidFields(draft),
+  };
+  return { draft, calendar, fields, context };
+}
+
+/**
+ * The fields of a draft over a pressed time, with what the words of its title say: where they say no day it keeps its own,
+ * where they say no time or length it keeps those.
+ */
+export function fieldsOver(pressed: EventFields, { draft, calendar }: ReadLine): EventFields {
+  const { said } = draft;
+  const [start, end] = [wallOf(pressed.start), wallOf(pressed.end)];
+  const saysTime = said.includes('time') || draft.start.kind === 'zoned';
+  const isTimed = said.includes('time') ? draft.start.kind !== 'date' : pressed.start.kind !== 'date';
+  const saidStart = wallOf(draft.start);
+  const day =
+    said.includes('day') || draft.recurrence ? Math.floor(saidStart / DAY) : Math.floor(start / DAY);
+  const saysOwnTime = said.includes('time') && draft.start.kind !== 'date' && saysTime;
+  const timeOfDay = saysOwnTime ? saidStart % DAY : pressed.start.kind === 'date' ? 0 : start % DAY;
+  const startWall = day * DAY + (isTimed ? timeOfDay : 0);
+  const saidLength = wallOf(draft.end) - saidStart;
+  const fitsKind = isTimed === (pressed.start.kind !== 'date');
+  const saysLength = said.includes('length') && isTimed === (draft.start.kind !== 'date');
+  const length = saysLength || !fitsKind ? saidLength : end - start;
+  const own: EventTime = isTimed
+    ? pressed.start.kind === 'date'
+      ? draft.start
+      : pressed.start
+    : draft.start;
+  const kind: EventTime =
+    isTimed && said.includes('zone') && draft.start.kind === 'zoned'
+      ? draft.start
+      : isTimed
+        ? own
+        : { kind: 'date', date: '' };
+  return {
+    ...pressed,
+    ...saidFields(draft),
+    ...(draft.calendarId !== undefined && calendar ? { calendarId: calendar.id } : {}),
+    start: atWall(kind, startWall),
+    end: atWall(kind, startWall + length),
+  };
+}

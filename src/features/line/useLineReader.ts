@@ -1,0 +1,71 @@
+import { useEffect, useMemo, useState } from 'react';
+import type * as entryline from '@/core/entryline';
+import { isReadOnly, type Calendar } from '@/core/model/calendar';
+import { importWords } from '@/features/zones';
+import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { writesDayFirst } from '@/ui/dates';
+import { type LineLook, type ReadLine, readLine } from './lineFields';
+
+export type Grammar = Pick<typeof entryline, 'parseEntryLine' | 'rewriteLine'>;
+
+/** A line in which everything is said once, so that nothing is met for the first time while somebody types. */
+const WARMING = 'Call Thu 15:00 Halifax time for 45 min every week at Gull Point';
+
+/** The grammar of the entry line, once its script has come. */
+export function useGrammar(): Grammar | undefined {
+  const [grammar, setGrammar] = useState<Grammar>();
+  useEffect(() => {
+    let isHere = true;
+    void importWords().then((it) => {
+      if (isHere) setGrammar(it);
+    });
+    return () => {
+      isHere = false;
+    };
+  }, []);
+  useEffect(() => {
+    if (!grammar) return;
+    const warm = () => {
+      const zone = 'UTC';
+      grammar.parseEntryLine(WARMING, { nowWall: 0, zone, selectedDay: 0, defaultLength: 0, calendars: [] });
+    };
+    const quiet = window.requestIdleCallback?.(warm);
+    return () => {
+      if (quiet !== undefined) window.cancelIdleCallback(quiet);
+    };
+  }, [grammar]);
+  return grammar;
+}
+
+/** Reads lines as entries: where they go, in which zone and habits they are meant. */
+export function useLineReader({
+  calendars,
+  target,
+  zone,
+  selectedDay,
+  kept,
+}: {
+  calendars: readonly Calendar[];
+  target: Calendar | undefined;
+  zone: string;
+  selectedDay: number;
+  kept: readonly string[];
+}): (grammar: Grammar, line: string) => ReadLine {
+  const settings = useSettings();
+  const nowWall = useNowWall(zone);
+  const known = useSnapshot(({ state }) => state.categories);
+  return useMemo(() => {
+    const look: LineLook = {
+      settings,
+      nowWall,
+      zone,
+      selectedDay,
+      dayFirst: writesDayFirst(),
+      calendars: calendars.filter((each) => !isReadOnly(each)),
+      target,
+      categories: [...known.values()].map(({ name }) => name),
+      kept,
+    };
+    return (grammar, line) => readLine(grammar.parseEntryLine, line, look);
+  }, [settings, nowWall, zone, selectedDay, calendars, target, known, kept]);
+}
