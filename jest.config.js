@@ -6,13 +6,11 @@ const ignore = ['/node_modules/', '/dist/', '/e2e/'];
 const alias = {
   '^@/(.*)$': '<rootDir>/src/$1',
   '/MaterialCommunityIcon$': '<rootDir>/src/ui/icons/paperIcon.tsx',
-  // Jest 29 does not follow the package's pattern of entry points.
-  '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
   '^@react-native-async-storage/async-storage$':
     '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
 };
 const transformIgnorePatterns = [
-  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|chrono-node|ical.js)/)',
+  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|ical.js)/)',
 ];
 module.exports = {
   // Generous: a machine that stands still for a while is no fault of the code.
@@ -46,7 +44,7 @@ module.exports = {
       moduleNameMapper: alias,
       setupFiles: ['<rootDir>/testing/temporal.js', '<rootDir>/testing/browser.js'],
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|chrono-node|comlink))',
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|comlink))',
       ],
     },
   ],

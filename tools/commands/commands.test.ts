@@ -238,3 +238,60 @@ describe('convert keeps what is there', () => {
     if (to !== path.join(folder, 'rota.ics')) expect(existsSync(to)).toBe(false);
   });
 });
+
+describe('a line of ordinary words', () => {
+  const at = ['--now', '2027-03-09T10:20', '--zone', 'Europe/Lisbon'];
+  const read = async (...args: string[]) => {
+    const { out, status } = await run('line', ...args, ...at, '--json');
+    expect(status).toBe(0);
+    return out.map((text) => JSON.parse(text) as Record<string, unknown>);
+  };
+
+  test('is printed as the entry that it means, with what else it could mean', async () => {
+    const [whole] = await read(
+      'Panel thu 15:00 EST 45 min at Lamp room #ME private remind me 10 min before',
+      '--calendars',
+      'DW,ME',
+    );
+    expect(whole).toEqual({
+      text: 'Panel thu 15:00 EST 45 min at Lamp room #ME private remind me 10 min before',
+      title: 'Panel',
+      start: '2027-03-11T15:00',
+      end: '2027-03-11T15:45',
+      allDay: false,
+      zone: 'America/New_York',
+      startInstant: '2027-03-11T20:00:00.000Z',
+      rule: null,
+      dates: 1,
+      place: 'Lamp room',
+      calendar: 'ME',
+      category: null,
+      availability: null,
+      visibility: 'private',
+      reminders: [{ minutes: 10 }],
+      url: null,
+      problems: [],
+      others: [],
+    });
+  });
+
+  test('follows the order of the locale, counts a repeat, and says what is no date', async () => {
+    const [british] = await read('Claim 12/04');
+    const [american] = await read('Claim 12/04', '--locale', 'en-US');
+    expect([british?.start, american?.start]).toEqual(['2027-04-12', '2027-12-04']);
+    expect(british?.others).toMatchObject([{ start: '2027-12-04' }]);
+    const [yoga] = await read('Yoga every tue 18:00 for 6 weeks except 6 April');
+    expect(yoga).toMatchObject({ rule: 'FREQ=WEEKLY;UNTIL=20270419;BYDAY=TU', dates: 5 });
+    expect((await read('Log daily 8:00'))[0]).toMatchObject({ dates: null });
+    expect((await read('Claim 31/04/2027'))[0]).toMatchObject({ problems: ['"31/04/2027" is no date'] });
+  });
+
+  test('each line of a file is read, and what is missing is told', async () => {
+    const file = path.join(folder, 'lines.txt');
+    writeFileSync(file, 'Board thu 10:00\n\nRent the 15th\n');
+    expect((await read('--file', file)).map(({ title }) => title)).toEqual(['Board', 'Rent']);
+    const { status, errors } = await run('line', ...at);
+    expect([status, errors.join()]).toEqual([2, expect.stringContaining('nothing to read')]);
+    expect((await run('line', 'Board', ...at, '--locale', 'x-')).status).toBe(2);
+  });
+});

@@ -1,6 +1,6 @@
 import { context, date, event, series, stateWith, zoned } from '../../../testing/samples';
 import type { CalendarEvent } from '../model/entry';
-import { changeEntry, fieldsSeenAt, seriesAsEdited, writtenUpon } from './entryChanges';
+import { changeEntry, createEntries, fieldsSeenAt, seriesAsEdited, writtenUpon } from './entryChanges';
 import { isRefused } from './eventFields';
 import { applyPatch } from './patch';
 
@@ -106,4 +106,17 @@ test('whole days become hours and hours whole days, for every one, with their ex
     end: date('2027-03-10'),
     recurrence: { exceptionDates: [date('2027-03-23')] },
   });
+});
+
+test('several entries are made at once or not at all', () => {
+  const state = stateWith();
+  const fields = (title: string, calendarId = 'meetings') => ({ ...event({ title }), calendarId });
+  const made = createEntries(state, [fields('Lamp'), fields('Lens')], context());
+  if (!made || isRefused(made)) throw new Error('refused');
+  expect(made.summary).toMatchObject({ what: 'entries-made', count: 2 });
+  expect([...applyPatch(state, made).entries.values()].map(({ title }) => title)).toEqual(['Lamp', 'Lens']);
+  expect(createEntries(state, [fields('Lamp'), fields('Lens', 'gone')], context())).toEqual({
+    refused: 'calendar-missing',
+  });
+  expect(createEntries(state, [], context())).toBeUndefined();
 });
