@@ -2,6 +2,7 @@ import { DAY_RANGES } from './dayRanges';
 import { DAYS } from './days';
 import { LENGTHS } from './lengths';
 import { MISREAD } from './misread';
+import { MIXED } from './mixed';
 import { REPEATS } from './repeats';
 import { SIGNS } from './signs';
 import { TIME_RANGES } from './timeRanges';
@@ -18,5 +19,6 @@ export const SENTENCES: Readonly<Record<string, string>> = {
   repeats: REPEATS,
   signs: SIGNS,
   titles: TITLES,
+  mixed: MIXED,
   misread: MISREAD,
 };

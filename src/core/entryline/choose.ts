@@ -44,12 +44,13 @@ function isWhole(path: Path): boolean {
   if ((has(mask, 'repeatEnd') || has(mask, 'except')) && !has(mask, 'repeat')) return false;
   if (has(mask, 'zone') && !has(mask, 'time')) return false;
   if (has(mask, 'dayPart') && !has(mask, 'day') && !has(mask, 'repeat') && !has(mask, 'time')) return false;
-  const { isWeekday, length, hasWholeDays, lastDay, goesOn, repeat, isAllDay, endTime } = saidBy(
+  const { isThrough, isWeekday, length, hasWholeDays, lastDay, goesOn, repeat, isAllDay, endTime } = saidBy(
     partsOf(path),
   );
   if (isAllDay && (endTime || (length !== undefined && !hasWholeDays))) return false;
   if (lastDay !== undefined && hasWholeDays) return false;
-  if (lastDay !== undefined && repeat) return false;
+  // Days from one to another may be those on which a repeat goes on.
+  if (lastDay !== undefined && repeat && (isThrough || has(mask, 'repeatEnd'))) return false;
   // A weekday beside a repeat on weekdays says it a second time, or otherwise.
   if (isWeekday && repeat && repeat.weekdays.length > 0) return false;
   if (goesOn && 'days' in goesOn && repeat) {

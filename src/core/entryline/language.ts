@@ -116,6 +116,8 @@ export const ENGLISH: EntryLanguage = {
     night: { from: 20, half: 'pm' },
     tonight: { from: 20, half: 'pm' },
     lunchtime: { from: 12, half: 'pm' },
+    am: { from: 9, half: 'am' },
+    pm: { from: 14, half: 'pm' },
   },
   moments: { noon: 720, midday: 720, '12 noon': 720, '12 midday': 720, midnight: 1440, '12 midnight': 1440 },
   evening:

@@ -153,7 +153,9 @@ function recurrenceOf(
 export function timesOf(said: Said, title: string, context: LineContext): Times {
   const clock = clockOf(said, title, context);
   const time = said.isAllDay ? undefined : clock.time;
-  const repeat = said.lastDay !== undefined && time !== undefined && !said.isThrough ? DAILY : repeatOf(said);
+  const own = repeatOf(said);
+  const isOnEach = said.lastDay !== undefined && time !== undefined && !said.isThrough;
+  const repeat = own ?? (isOnEach ? DAILY : undefined);
   const plainDay = dayOf(said, time, context);
   const day = repeat
     ? firstDayOf(
@@ -163,7 +165,7 @@ export function timesOf(said: Said, title: string, context: LineContext): Times 
         context,
       )
     : plainDay;
-  const until = repeat === DAILY && said.lastDay !== undefined ? { ...said, until: said.lastDay } : said;
+  const until = repeat && said.lastDay !== undefined ? { ...said, until: said.lastDay } : said;
   const finish = (start: EventTime, end: EventTime, startWall: number): Times => ({
     start,
     end,
@@ -178,7 +180,8 @@ export function timesOf(said: Said, title: string, context: LineContext): Times 
       (day !== undefined || said.hasWholeDays || said.lastDay !== undefined))
   ) {
     const first = day ?? context.selectedDay;
-    const last = said.lastDay ?? first + (said.hasWholeDays ? said.length! / DAY : 1) - 1;
+    const last =
+      (repeat ? undefined : said.lastDay) ?? first + (said.hasWholeDays ? said.length! / DAY : 1) - 1;
     return finish(
       { kind: 'date', date: dateString(first) },
       { kind: 'date', date: dateString(Math.max(first, last) + 1) },

@@ -7,7 +7,7 @@ import { lineText } from './lineText';
 import { timesOf } from './meaning';
 import { allDayIn, lengthsIn } from './parts/lengths';
 import { daysIn } from './parts/days';
-import { dayRangesIn, spansIn, timeRangesIn } from './parts/ranges';
+import { dayRangesIn, momentsIn, spansIn, timeRangesIn } from './parts/ranges';
 import { exceptionsIn, repeatEndsIn } from './parts/repeatEnds';
 import { repeatsIn } from './parts/repeats';
 import { placesIn } from './parts/places';
@@ -93,7 +93,7 @@ const GLUE =
 function candidatesIn(text: string, context: LineContext): Candidate[] {
   const links = [...linksIn(text)];
   const times = [...timesIn(text), ...timeRangesIn(text), ...allDayIn(text)];
-  const spans = [...spansIn(text, context)];
+  const spans = [...spansIn(text, context), ...momentsIn(text, context)];
   const found = [
     ...links,
     ...times,

@@ -9,7 +9,8 @@ interface LengthRead {
 
 const H = '(?:h|hr|hrs|hours?)';
 const M = '(?:m|min|mins|minutes?)';
-const AMOUNT = String.raw`\d+(?:[.,]\d+)?|${NUMBER}`;
+const DIGITS = String.raw`\d+(?:[.,]\d+)?`;
+const AMOUNT = String.raw`${DIGITS}|${NUMBER}`;
 
 const LENGTHS: readonly {
   source: string;
@@ -40,9 +41,14 @@ const LENGTHS: readonly {
     read: ([amount, minutes]) => hours(amountOf(amount!) + numberNamed(minutes!) / 60),
     isLong: true,
   },
-  { source: String.raw`(${AMOUNT})\s*${H}`, read: ([amount]) => hours(amountOf(amount!)) },
+  { source: String.raw`(${DIGITS})\s*${H}`, read: ([amount]) => hours(amountOf(amount!)) },
+  { source: String.raw`(${NUMBER})\s+(?:hrs?|hours?)`, read: ([amount]) => hours(amountOf(amount!)) },
   { source: String.raw`(\d{1,2}):([0-5]\d)\s*${H}`, read: ([h, m]) => hours(Number(h) + Number(m) / 60) },
-  { source: String.raw`(${AMOUNT})\s*-?\s*${M}`, read: ([amount]) => hours(amountOf(amount!) / 60) },
+  { source: String.raw`(${DIGITS})\s*-?\s*${M}`, read: ([amount]) => hours(amountOf(amount!) / 60) },
+  {
+    source: String.raw`(${NUMBER})[\s-]+(?:mins?|minutes?)`,
+    read: ([amount]) => hours(amountOf(amount!) / 60),
+  },
   {
     // "for 45": minutes
     source: String.raw`(?<=for\s+)([1-9][05]|1[0258]0|240|5)(?!\s*[-\p{L}\d%€£$])`,

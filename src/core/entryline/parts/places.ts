@@ -44,14 +44,17 @@ export function* placesIn(text: string, starts: readonly number[]): Generator<Ca
       .sort((a, b) => a - b)
       .slice(0, 4);
     for (const end of ends) {
-      const location = text.slice(begin, end).replace(/[\s,;(.!?-]+$/u, '');
+      const location = text.slice(begin, end).replace(/[\s,;().!?-]+$/u, '');
       // A number alone is an hour.
       if (!/\p{L}/u.test(location) || (/^\d/.test(location) && !/^\d+\s*\p{L}/u.test(location))) continue;
+      // "at 10 and 15 min"
+      if (/^\d+\s+(?:and|or|to|h|min)(?![\p{L}])/iu.test(location)) continue;
+      const isBracketed = text[lead.index - 1] === '(' && text[begin + location.length] === ')';
       const count = location.split(/\s+/).length;
       const isNamed = /^\p{Lu}/u.test(location) || lead[0].includes('@');
       yield {
-        from: lead.index,
-        to: begin + location.length,
+        from: lead.index - (isBracketed ? 1 : 0),
+        to: begin + location.length + (isBracketed ? 1 : 0),
         score:
           5 +
           (isNamed ? 1.5 : 0) +

@@ -1,5 +1,6 @@
-import { dayNumber, civilDate, daysInMonth } from '../../time/civil';
+import { civilDate, dayNumber, daysInMonth, weekdayOf } from '../../time/civil';
 import type { Candidate, Said } from '../candidate';
+import { ENGLISH } from '../language';
 import type { LineContext } from '../lineContext';
 import { monthNamed, MONTH, NTH_SUFFIX, WEEKDAY, weekdayNamed } from '../vocabulary';
 import { DAY_SOURCE, type DaySaid, readDay } from './days';
@@ -65,6 +66,7 @@ const MONTH_NUMBERS = expression(
   String.raw`${FROM}(${MONTH})\s+(\d{1,2})(?:${NTH_SUFFIX})?${TO}(\d{1,2})(?:${NTH_SUFFIX})?(?:,?\s+(\d{4}))?(?!\s*(?:am|pm|h)(?![\p{L}]))`,
 );
 const DAYS = expression(String.raw`${FROM}(${DAY_SOURCE})${DAY_TO}(${DAY_SOURCE})`);
+const WEEKDAY_AND_NEXT = expression(String.raw`(?:on\s+)?(${WEEKDAY})\s+(?:and|&)\s+(${WEEKDAY})`);
 const NUMERIC_DAYS = expression(String.raw`${FROM}(\d{1,2})\.${TO}(\d{1,2}\.\d{1,2}\.(?:\d{4}|\d{2})?)`);
 const UNTIL_DAY = expression(String.raw`(?:until|till|til|through|thru)\s+(${DAY_SOURCE})`);
 
@@ -109,6 +111,13 @@ export function* dayRangesIn(text: string, context: LineContext): Generator<Cand
     const last = readDay(two, context);
     if (!isDay(first) || !isDay(last)) continue;
     yield* one(ofDays(first, last, match.index, match.index + match[0].length, 14));
+  }
+  // "Thursday and Friday" are two days in a row; two that are apart are said of every week.
+  for (const match of matches(WEEKDAY_AND_NEXT, text)) {
+    const [first, last] = [readDay(match[1]!, context), readDay(match[2]!, context)];
+    if (!isDay(first) || !isDay(last) || weekdayOf(first.day + 1) !== weekdayOf(last.day)) continue;
+    const to = match.index + match[0].length;
+    yield* one(ofDays(first, { ...last, day: first.day + 1 }, match.index, to, 13));
   }
   for (const match of matches(UNTIL_DAY, text)) {
     const last = readDay(match[1]!, context);
@@ -185,7 +194,9 @@ export function* timeRangesIn(text: string): Generator<Candidate> {
     if (/and/i.test(separator) && !/between/i.test(lead ?? '')) continue;
     const to = match.index + match[0].length;
     const areBare = /^\d{1,2}$/.test(first) && /^\d{1,2}$/.test(last);
-    const areWords = /^\p{L}+$/u.test(first) || /^\p{L}+$/u.test(last);
+    const areWords = [first, last].every(
+      (text) => /^\p{L}+$/u.test(text) && !Object.hasOwn(ENGLISH.moments, text.toLowerCase()),
+    );
     const isDash = /-/.test(separator);
     const before = text.slice(Math.max(0, match.index - 20), match.index);
     const after = text.slice(to);
@@ -251,6 +262,23 @@ export function* spansIn(text: string, context: LineContext): Generator<Candidat
         said,
       };
     }
+}
+
+const ISO = expression(String.raw`(\d{4}-\d{2}-\d{2})T(\d{2}:\d{2})(?::\d{2})?`);
+
+/** A day and a time in one, as computers write them: "2027-04-12T09:00". */
+export function* momentsIn(text: string, context: LineContext): Generator<Candidate> {
+  for (const match of matches(ISO, text)) {
+    const [day, time] = [readDay(match[1]!, context), readTime(match[2]!)];
+    if (!isDay(day) || !time) continue;
+    yield {
+      from: match.index,
+      to: match.index + match[0].length,
+      score: 25,
+      slots: ['day', 'time'],
+      said: { day: day.day, time: { minute: time.minute, isSure: true } },
+    };
+  }
 }
 
 /** A range of weekdays beside a time is each of them, every week: "Mon-Fri 9:15". */

@@ -172,7 +172,7 @@ const HOURS = new RegExp(
 
 /** An hour right behind a day, at the end or before a length or place: "Fri 9". */
 const HOUR_BEHIND_DAY = new RegExp(
-  String.raw`(?<=(?<![\p{L}])(?:${NEAR}|${WEEKDAY}),?\s+)(?<lead>)?(?<time>\d{1,2})(?=\s*$|\s+(?:for|in|with|at|remind|private|#)|\s*[,@#])`,
+  String.raw`(?<=(?<![\p{L}])(?:${NEAR}|${WEEKDAY}|tonight|morning|afternoon|evening),?\s+)(?<lead>)?(?<time>\d{1,2})(?=\s*$|\s+(?:for|in|with|at|remind|private|#)|\s*[,@#])`,
   'giu',
 );
 
