@@ -1,8 +1,9 @@
+import { addMonths } from '../layout/views';
 import type { Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { type RepeatChoice, ruleOfChoice } from '../recurrence/choices';
 import { formatRule, type RecurrenceRule } from '../recurrence/rule';
-import { civilDate, DAY, dateString, dayNumber, daysInMonth, HOUR, localString, MINUTE } from '../time/civil';
+import { civilDate, DAY, dateString, HOUR, localString, MINUTE } from '../time/civil';
 import { anyOf, type Doubt, type Said, type TimeSaid, wholeWords } from './candidate';
 import { choiceSaid, firstDay } from './firstDate';
 import { ENGLISH } from './language';
@@ -110,13 +111,6 @@ function repeatOf(said: Said): RepeatSaid | undefined {
   if (!isOfMonths) return repeat;
   return { ...repeat, on: { kind: 'days', days: [said.day === undefined ? 1 : civilDate(said.day).day] } };
 }
-
-const addMonths = (day: number, months: number): number => {
-  const date = civilDate(day);
-  const index = date.year * 12 + date.month - 1 + months;
-  const [year, month] = [Math.floor(index / 12), (index % 12) + 1];
-  return dayNumber(year, month, Math.min(date.day, daysInMonth(year, month)));
-};
 
 function endsOf(said: Said, first: number): RepeatChoice['ends'] {
   if (said.until !== undefined) return { kind: 'until', date: dateString(said.until) };

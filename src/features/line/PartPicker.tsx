@@ -1,15 +1,12 @@
 import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
 import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { LineChange } from '@/core/entryline/rewriteLine';
 import type { Calendar } from '@/core/model/calendar';
-import { AVAILABILITIES, CLASSIFICATIONS } from '@/core/model/entry';
-import { DAY, MINUTE } from '@/core/time/civil';
+import { DAY } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { cityOf } from '@/core/time/zones';
 import { ZonePicker } from '@/features/zones';
-import { lengthText, timeText } from '@/ui/dates';
 import { later } from '@/ui/later';
 import { Button } from '@/ui/primitives/Button';
 import { OptionRow } from '@/ui/primitives/dates/OptionRow';
@@ -19,89 +16,12 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
-import { minuteOfDraft, reminderText } from './partText';
+
+import { optionsOf } from './partOptions';
 
 const dayGrid = later(async () => (await import('@/ui/primitives/dates/DayGrid')).DayGrid);
 
 const GRID_WIDTH = 304;
-const STEP = 30;
-const TIMES = Array.from({ length: 1440 / STEP }, (_, index) => index * STEP);
-const DAY_COUNTS = [1, 2, 3, 4, 5, 6, 7, 10, 14];
-const REMINDERS = [0, 5, 10, 15, 30, 60, 120, 1440];
-
-interface Option {
-  readonly label: string;
-  readonly isNow: boolean;
-  readonly change: LineChange;
-}
-
-/** What a part can be instead, as a list. */
-function optionsOf(part: UnderstoodPart, draft: EntryLineDraft, calendars: readonly Calendar[]): Option[] {
-  const length = (wallOf(draft.end) - wallOf(draft.start)) / MINUTE;
-  const minute = minuteOfDraft(draft);
-  switch (part) {
-    case 'time':
-      return [
-        { label: words.line.allDay, isNow: minute === undefined, change: { part, minute: undefined } },
-        ...TIMES.map((each) => ({
-          label: timeText(each * MINUTE),
-          isNow: minute !== undefined && Math.floor(minute / STEP) * STEP === each,
-          change: { part, minute: each } as const,
-        })),
-      ];
-    case 'length': {
-      const isAllDay = draft.start.kind === 'date';
-      const offered = isAllDay ? DAY_COUNTS.map((count) => count * 1440) : OFFERED_LENGTHS;
-      return offered.map((minutes) => ({
-        label: isAllDay ? words.plan.dayCount(minutes / 1440) : lengthText(minutes * MINUTE),
-        isNow: minutes === length,
-        change: { part, minutes },
-      }));
-    }
-    case 'repeat':
-      return [
-        { label: words.line.noRepeat, isNow: false, change: { part, words: '' } },
-        ...Object.entries(words.line.repeats).map(([said, label]) => ({
-          label,
-          isNow: false,
-          change: { part, words: said } as const,
-        })),
-      ];
-    case 'calendar':
-      return calendars.map(({ id, name, mark }) => ({
-        label: `${mark}  ${name}`,
-        isNow: id === draft.calendarId,
-        change: { part, mark },
-      }));
-    case 'availability':
-      return AVAILABILITIES.map((availability) => ({
-        label: words.entry.availability[availability],
-        isNow: availability === draft.availability,
-        change: { part, availability },
-      }));
-    case 'visibility':
-      return CLASSIFICATIONS.map((classification) => ({
-        label: words.entry.classification[classification],
-        isNow: classification === draft.classification,
-        change: { part, classification },
-      }));
-    case 'reminder':
-      return [
-        { label: words.line.noReminder, isNow: false, change: { part, minutes: undefined } },
-        ...REMINDERS.map((minutes) => ({
-          label: reminderText(minutes),
-          isNow: draft.reminders?.[0] === minutes,
-          change: { part, minutes } as const,
-        })),
-      ];
-    case 'day':
-    case 'zone':
-    case 'place':
-    case 'category':
-    case 'link':
-      return [];
-  }
-}
 
 /** The small picker of one part of the line: another value for it, or its words back into the title. */
 export function PartPicker({
@@ -124,7 +44,6 @@ export function PartPicker({
   onKeep: (() => void) | undefined;
   onClose: () => void;
 }) {
-  const { colours } = useTheme();
   const label = words.line.parts[part];
   if (part === 'zone')
     return (
@@ -137,18 +56,7 @@ export function PartPicker({
         />
       </Suspense>
     );
-  // In sight wherever a list has been scrolled to.
-  const keep = onKeep ? (
-    <View
-      style={[
-        styles.keep,
-        webStyle({ position: 'sticky', top: 0, zIndex: 1 }),
-        { backgroundColor: colours.card, borderColor: colours.line },
-      ]}
-    >
-      <Button kind="quiet" label={words.line.intoTitle} onPress={onKeep} />
-    </View>
-  ) : null;
+  const keep = onKeep ? <KeepRow onKeep={onKeep} /> : null;
   const day = Math.floor(wallOf(draft.start) / DAY);
   if (part === 'day')
     return (
@@ -174,6 +82,22 @@ export function PartPicker({
         <OptionRow key={text} label={text} selected={isNow} onPress={() => onChange(change)} />
       ))}
     </Popover>
+  );
+}
+
+/** Turns the words of the part back into words of the title; in sight wherever a list has been scrolled to. */
+function KeepRow({ onKeep }: { onKeep: () => void }) {
+  const { colours } = useTheme();
+  return (
+    <View
+      style={[
+        styles.keep,
+        webStyle({ position: 'sticky', top: 0, zIndex: 1 }),
+        { backgroundColor: colours.card, borderColor: colours.line },
+      ]}
+    >
+      <Button kind="quiet" label={words.line.intoTitle} onPress={onKeep} />
+    </View>
   );
 }
 

@@ -75,30 +75,56 @@ export function PastedLines({
     >
       <AppText tone="quiet">{said.hint}</AppText>
       {all.map(({ line, draft, calendar }, index) => (
-        <View key={index} testID="pasted-line">
-          <Check label={draft.title || line} checked={isTaken(index)} onChange={() => toggle(index)}>
-            <View style={styles.words}>
-              <AppText weight="700" numberOfLines={2}>
-                {draft.title || line}
-              </AppText>
-              <AppText size="small" tone="quiet" figures>
-                {saidInWords(draft, calendar, zone)}
-              </AppText>
-              {draft.title === '' ? (
-                <AppText size="small" tone="error">
-                  {said.noTitle}
-                </AppText>
-              ) : null}
-              {draft.problems.map((problem) => (
-                <AppText key={problem.text} size="small" tone="accent">
-                  {problemText(problem)}
-                </AppText>
-              ))}
-            </View>
-          </Check>
-        </View>
+        <PastedLine
+          key={index}
+          line={line}
+          draft={draft}
+          said={saidInWords(draft, calendar, zone)}
+          isTaken={isTaken(index)}
+          onToggle={() => toggle(index)}
+        />
       ))}
     </Sheet>
+  );
+}
+
+/** One of the lines: what it means, what is wrong with it, and whether an entry is made of it. */
+function PastedLine({
+  line,
+  draft,
+  said: means,
+  isTaken,
+  onToggle,
+}: {
+  line: string;
+  draft: EntryLineDraft;
+  said: string;
+  isTaken: boolean;
+  onToggle: () => void;
+}) {
+  return (
+    <View testID="pasted-line">
+      <Check label={draft.title || line} checked={isTaken} onChange={onToggle}>
+        <View style={styles.words}>
+          <AppText weight="700" numberOfLines={2}>
+            {draft.title || line}
+          </AppText>
+          <AppText size="small" tone="quiet" figures>
+            {means}
+          </AppText>
+          {draft.title === '' ? (
+            <AppText size="small" tone="error">
+              {said.noTitle}
+            </AppText>
+          ) : null}
+          {draft.problems.map((problem) => (
+            <AppText key={problem.text} size="small" tone="accent">
+              {problemText(problem)}
+            </AppText>
+          ))}
+        </View>
+      </Check>
+    </View>
   );
 }
 

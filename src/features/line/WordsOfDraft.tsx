@@ -1,4 +1,6 @@
 import { StyleSheet, View } from 'react-native';
+import type { EntryLineDraft } from '@/core/entryline/parseEntryLine';
+import type { Calendar } from '@/core/model/calendar';
 import { DAY } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { type Editing, usePlanAddress, workspace } from '@/features/workspace';
@@ -29,7 +31,6 @@ export function WordsOfDraft({
 }) {
   const { fields, before } = editing;
   const { zone } = usePlanAddress().address;
-  const settings = useSettings();
   const calendars = useWritableCalendars();
   const target = calendars.find(({ id }) => id === before.calendarId);
   const selectedDay = Math.floor(wallOf(before.start) / DAY);
@@ -46,14 +47,6 @@ export function WordsOfDraft({
     workspace.editFields(now ? fieldsOver(before, now) : { ...before, title: next });
     workspace.goOn({ words: next });
   };
-  const understood =
-    draft && calendar
-      ? partsShown(draft, {
-          calendar,
-          viewZone: zone,
-          zoneName: zoneLabel(settings, draft.start.kind === 'zoned' ? draft.start.zone : zone),
-        }).filter(({ part }) => draft.said.includes(part))
-      : [];
   return (
     <View style={styles.words}>
       <TextField
@@ -66,20 +59,31 @@ export function WordsOfDraft({
         large
         testID="draft-title"
       />
-      {understood.length > 0 ? (
-        <AppText size="small" role="status" testID="draft-understood">
-          <AppText size="small" weight="700">
-            {draft?.title || words.entry.noTitle}
-          </AppText>
-          {` · ${understood.map(({ text: said }) => said).join(' · ')}`}
-        </AppText>
-      ) : null}
+      {draft && calendar ? <Understood draft={draft} calendar={calendar} zone={zone} /> : null}
       {draft?.problems.map((each) => (
         <AppText key={each.text} size="small" tone="error" role="alert">
           {problemText(each)}
         </AppText>
       ))}
     </View>
+  );
+}
+
+/** What the words say beside the title. */
+function Understood({ draft, calendar, zone }: { draft: EntryLineDraft; calendar: Calendar; zone: string }) {
+  const settings = useSettings();
+  const zoneName = zoneLabel(settings, draft.start.kind === 'zoned' ? draft.start.zone : zone);
+  const said = partsShown(draft, { calendar, viewZone: zone, zoneName }).filter(({ part }) =>
+    draft.said.includes(part),
+  );
+  if (said.length === 0) return null;
+  return (
+    <AppText size="small" role="status" testID="draft-understood">
+      <AppText size="small" weight="700">
+        {draft.title || words.entry.noTitle}
+      </AppText>
+      {` · ${said.map(({ text }) => text).join(' · ')}`}
+    </AppText>
   );
 }
 
