@@ -52,8 +52,7 @@ test('it moves on without end by wheel or swipe, and the shown days stay', async
     ];
     // Three do on a page that keeps up; one that is held up may take some for none.
     for (let swipe = 0; swipe < 9 && (await page.getByTestId('strip-shown').count()) > 0; swipe++) {
-      await finger.hold(right, 0);
-      await finger.move(right, left);
+      await finger.draw(right, left);
       // The finger rests before it lifts: a flung one would make the browser swallow the next tap.
       await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 200)));
       await finger.move(left, left);

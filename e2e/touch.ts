@@ -27,6 +27,14 @@ export class Finger {
     for (const point of stroke(from, to)) await this.send('touchMove', [point]);
   }
 
+  /** Draws from one point to another without a halt at the beginning, however busy the page is, and rests there. */
+  async draw(from: Point, to: Point): Promise<void> {
+    await Promise.all([
+      this.send('touchStart', [from]),
+      ...stroke(from, to).map((point) => this.send('touchMove', [point])),
+    ]);
+  }
+
   async lift(): Promise<void> {
     await this.send('touchEnd', []);
   }

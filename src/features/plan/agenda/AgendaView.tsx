@@ -76,6 +76,7 @@ export function AgendaView(props: ViewProps) {
   const { scroller, onScroll } = useAgendaScroll(start, {
     ...blocks,
     day: address.day,
+    today: Math.floor(useNowWall(address.zone) / DAY),
     visits: props.visits,
     bounds,
     parts,

@@ -11,6 +11,7 @@ const QUIET = 700;
 /** What is gone to, and what there is more of. */
 interface Scrolled {
   readonly day: number;
+  readonly today: number;
   /** Counts how often today was gone to. */
   readonly visits: number;
   readonly bounds: DayRange | undefined;
@@ -56,7 +57,7 @@ const within = (day: number, bounds: DayRange | undefined): number =>
  * @returns the element that scrolls, and its listener
  */
 export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll {
-  const { day, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor } = scrolled;
+  const { today, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor } = scrolled;
   const scroller = useRef<HTMLDivElement>(null);
   // A day that scrolling selected is in sight already; any other is gone to.
   const ownDay = useRef<number | undefined>(undefined);
@@ -74,7 +75,11 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
   };
   useEffect(() => () => clearTimeout(rest.current), []);
   useLayoutEffect(() => {
-    if (day === ownDay.current && visits === visited.current) return;
+    const isVisit = visits !== visited.current;
+    if (scrolled.day === ownDay.current && !isVisit) return;
+    // Scrolling may have come to rest between the press on Today and now: today is meant all the same.
+    const day = isVisit ? today : scrolled.day;
+    if (scrolled.day !== day) scrolled.onSelectDay(day);
     visited.current = visits;
     ownDay.current = day;
     // Where scrolling came to rest a moment ago counts no more.
@@ -83,7 +88,7 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
     const box = scroller.current;
     if (box && sectionOf(box, day)) keepInPlace();
     else onAnchor(day);
-  }, [day, bounds, visits, onAnchor]);
+  }, [scrolled, today, bounds, visits, onAnchor]);
   useLayoutEffect(keepInPlace, [parts]);
   useEffect(() => {
     const box = scroller.current;
