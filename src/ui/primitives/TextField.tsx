@@ -14,8 +14,6 @@ interface TextFieldProps extends FrameProps {
   large?: boolean;
   placeholder?: string;
   autoFocus?: boolean;
-  /** Its text is selected as it gets the focus, to be written over. */
-  selectTextOnFocus?: boolean;
   maxLength?: number;
   inputMode?: 'text' | 'numeric' | 'url';
   onSubmit?: () => void;

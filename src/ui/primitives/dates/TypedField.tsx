@@ -36,6 +36,20 @@ export interface TypedFieldProps extends FrameProps {
 }
 
 /**
+ * Selects the text of the field that gets the focus, to be written over. A press puts its caret after that, so it is done
+ * once more, unless somebody has written meanwhile: on a busy page that would be lost.
+ */
+function selectText(): void {
+  const input = document.activeElement;
+  if (!(input instanceof HTMLInputElement)) return;
+  const { value } = input;
+  input.select();
+  setTimeout(() => {
+    if (document.activeElement === input && input.value === value) input.select();
+  });
+}
+
+/**
  * A field that is typed into as the person writes, or picked for: Alt and the arrow down open what is picked from, the
  * arrows alone lead on. What is typed and says nothing yet is handed on as it is, and that is said beside the field.
  */
@@ -79,12 +93,14 @@ export function TypedField({
         {...frame}
         value={typing.text}
         onChangeText={typing.onChangeText}
-        onFocus={typing.onFocus}
+        onFocus={() => {
+          typing.onFocus();
+          selectText();
+        }}
         onBlur={() => {
           typing.onBlur();
           if (kind.written(value) !== undefined) onCommit?.(value);
         }}
-        selectTextOnFocus
         error={error ?? (isUnread ? kind.unread : undefined)}
         right={pickButton(kind.icon, kind.pick, open)}
         testID={testID}
