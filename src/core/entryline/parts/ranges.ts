@@ -1,5 +1,5 @@
 import { civilDate, dayNumber, daysInMonth, weekdayOf } from '../../time/civil';
-import type { Candidate, Said } from '../candidate';
+import { allMatches, type Candidate, type Said } from '../candidate';
 import { ENGLISH } from '../language';
 import type { LineContext } from '../lineContext';
 import { monthNamed, MONTH, NTH_SUFFIX, WEEKDAY, weekdayNamed } from '../vocabulary';
@@ -12,14 +12,6 @@ const FROM = String.raw`(?:(?:from|between|starting)\s+)?`;
 
 const expression = (source: string): RegExp =>
   new RegExp(String.raw`(?<![\p{L}\p{N}_.:/-])(?:${source})(?![\p{L}\p{N}_]|[:/]\d|\.\d)`, 'giu');
-
-function* matches(pattern: RegExp, text: string): Generator<RegExpExecArray> {
-  pattern.lastIndex = 0;
-  for (let match = pattern.exec(text); match; match = pattern.exec(text)) {
-    yield match;
-    pattern.lastIndex = match.index + 1;
-  }
-}
 
 const isDay = (said: ReturnType<typeof readDay>): said is DaySaid => said !== undefined && 'day' in said;
 
@@ -77,7 +69,7 @@ export function* dayRangesIn(text: string, context: LineContext): Generator<Cand
     order: readonly [number, number, number, number],
     score: number,
   ): Generator<Candidate> {
-    for (const match of matches(pattern, text)) {
+    for (const match of allMatches(pattern, text)) {
       const [one, two, month, year] = order.map((index) => match[index]);
       const first = readDay(`${one} ${month}${year ? ` ${year}` : ''}`, context);
       const last = readDay(`${two} ${month}${year ? ` ${year}` : ''}`, context);
@@ -90,7 +82,7 @@ export function* dayRangesIn(text: string, context: LineContext): Generator<Cand
   };
   yield* monthly(NUMBERS_MONTH, [1, 2, 3, 4], 16);
   yield* monthly(MONTH_NUMBERS, [2, 3, 1, 4], 15);
-  for (const match of matches(NUMERIC_DAYS, text)) {
+  for (const match of allMatches(NUMERIC_DAYS, text)) {
     const last = readDay(match[2]!, context);
     const { year, month } = isDay(last) ? civilDate(last.day) : { year: 0, month: 0 };
     const first = Number(match[1]);
@@ -105,7 +97,7 @@ export function* dayRangesIn(text: string, context: LineContext): Generator<Cand
       ),
     );
   }
-  for (const match of matches(DAYS, text)) {
+  for (const match of allMatches(DAYS, text)) {
     const [, one_, two] = match as unknown as [string, string, string];
     const first = readDay(one_, context);
     const last = readDay(two, context);
@@ -113,13 +105,13 @@ export function* dayRangesIn(text: string, context: LineContext): Generator<Cand
     yield* one(ofDays(first, last, match.index, match.index + match[0].length, 14));
   }
   // "Thursday and Friday" are two days in a row; two that are apart are said of every week.
-  for (const match of matches(WEEKDAY_AND_NEXT, text)) {
+  for (const match of allMatches(WEEKDAY_AND_NEXT, text)) {
     const [first, last] = [readDay(match[1]!, context), readDay(match[2]!, context)];
     if (!isDay(first) || !isDay(last) || weekdayOf(first.day + 1) !== weekdayOf(last.day)) continue;
     const to = match.index + match[0].length;
     yield* one(ofDays(first, { ...last, day: first.day + 1 }, match.index, to, 13));
   }
-  for (const match of matches(UNTIL_DAY, text)) {
+  for (const match of allMatches(UNTIL_DAY, text)) {
     const last = readDay(match[1]!, context);
     if (!isDay(last)) continue;
     const to = match.index + match[0].length;
@@ -142,44 +134,38 @@ const TIME_RANGE = new RegExp(
   String.raw`(?<![\p{L}\p{N}_.:/€£$#+-])(?<lead>(?:from|between|at|@)\s+)?(?<start>${TIME_OR_HOUR_SOURCE})(?<to>\s*-\s*|\s+(?:to|till|til|until|and)\s+)(?<end>${TIME_OR_HOUR_SOURCE})(?:\s*h(?:rs)?(?![\p{L}\p{N}]))?(?![\p{L}\p{N}_€£$%]|[:/.]\d|-\d)`,
   'giu',
 );
-/** What may stand behind numbers that are no hours: "2-3 people", "3 to 4 days". */
-const AMOUNT_AFTER = /^\s*(?:\p{L}{2,})/u;
 const NAME_BEFORE =
   /(?:room|rooms|flight|gate|order|invoice|no\.?|nr\.?|number|page|pages|chapter|line|bus|section|items?|floor|lot|q)\s*$/iu;
 
-/** The end that is meant after a start: an end that can be am or pm is the next one. */
-export function endAfter(start: ReadTime, end: ReadTime): { start: number; end: number; isSure: boolean } {
-  let from = start.minute;
-  let to = end.minute;
+/**
+ * The times that are meant by a start and an end, in minutes: what is said without its half of the day goes by the other
+ * one, and where neither has any, by office hours.
+ */
+function settled(start: ReadTime, end: ReadTime): { start: number; end: number; isSure: boolean } {
+  let { minute: from } = start;
+  let { minute: to } = end;
   if (start.isSure || from === 720) {
-    if (!end.isSure && to <= from && to + 720 > from && to <= 720)
-      to += to === 720 && from < 720 ? 0 : to < 720 ? 720 : 0;
+    // "10am-2", "12 to 1"
+    if (!end.isSure && to < 720 && to <= from && to + 720 > from) to += 720;
     return { start: from, end: to, isSure: true };
   }
-  if (end.isSure) {
-    // "3-5pm", "11-1pm", "9-17:00"
-    if (
-      from + 720 < to &&
-      to > 720 &&
-      to < 1440 &&
-      from < 720 &&
-      from + 720 >= to - 360 &&
-      (from < 420 || (from + 720 > to - 180 && from < 540 && to - 720 > from))
-    )
-      from += 720;
-    return { start: from, end: to, isSure: from >= 720 || to > from };
+  if (end.half) {
+    // "3-5pm" and "10-11pm" lie in one half of the day, "11-1pm" in both.
+    const isPm = (end.half === 'pm') === from % 720 < to % 720;
+    return { start: (from % 720) + (isPm ? 720 : 0), end: to, isSure: true };
   }
-  // Both may be either: office hours decide.
-  if (from >= 60 && from < 7 * 60) from += 720;
-  if (from < 720 && to <= from) to += 720;
-  else if (from >= 720 && to < 720) to += 720;
-  if (to <= from && to < 720) to += 720;
+  if (end.isSure) {
+    if (from >= 60 && from < 420 && from + 720 < to) from += 720;
+    return { start: from, end: to, isSure: true };
+  }
+  if (from >= 60 && from < 420) from += 720;
+  if (to < 720 && to <= from) to += 720;
   return { start: from, end: to, isSure: false };
 }
 
 /** All ranges of times that a text may say: "9-10", "10am to noon", "12 to 1". */
 export function* timeRangesIn(text: string): Generator<Candidate> {
-  for (const match of matches(TIME_RANGE, text)) {
+  for (const match of allMatches(TIME_RANGE, text)) {
     const {
       lead,
       start: first,
@@ -203,9 +189,8 @@ export function* timeRangesIn(text: string): Generator<Candidate> {
     if (!lead && areBare && NAME_BEFORE.test(before)) continue;
     const isFour = /^\d{4}$/.test(first) && /^\d{4}$/.test(last);
     if (isFour && Number(first) >= 1900 && Number(last) <= 2100 && !lead) continue;
-    const isAmount = areBare && AMOUNT_AFTER.test(after) && isAmountWord(after);
-    if (isAmount) continue;
-    const times = endAfter(start, end);
+    if (areBare && isAmountWord(after)) continue;
+    const times = settled(start, end);
     const score = areBare ? (isDash ? 6 : lead ? 8 : 6) : areWords && !lead ? 8 : 13;
     yield {
       from: match.index,
@@ -220,7 +205,7 @@ export function* timeRangesIn(text: string): Generator<Candidate> {
   }
 }
 
-/** Whether what stands behind a range of numbers is counted by it. */
+/** Whether what stands behind a range of numbers is counted by it: "2-3 people". */
 const isAmountWord = (after: string): boolean =>
   /^\s*(?:people|persons|days|weeks|months|years|hours|hrs|min|mins|minutes|items|boxes|lamps|pages|metres|meters|km|kg|litres|times|points|keepers|euros?|eur|percent|guests|pieces|copies|bolts|buoys|lenses|boats|tins|bags|sheets|rounds|sets)(?![\p{L}])/iu.test(
     after,
@@ -238,7 +223,7 @@ const BARE_HOUR = /^\d{1,2}$/;
 /** All stretches from a time of one day to a time of another: "Thu 23:00 to Fri 02:00". */
 export function* spansIn(text: string, context: LineContext): Generator<Candidate> {
   for (const pattern of [SPAN_DAY_FIRST, SPAN_TIME_FIRST])
-    for (const match of matches(pattern, text)) {
+    for (const match of allMatches(pattern, text)) {
       const { day, lastDay, start, end } = match.groups as Record<
         'day' | 'lastDay' | 'start' | 'end',
         string
@@ -268,7 +253,7 @@ const ISO = expression(String.raw`(\d{4}-\d{2}-\d{2})T(\d{2}:\d{2})(?::\d{2})?`)
 
 /** A day and a time in one, as computers write them: "2027-04-12T09:00". */
 export function* momentsIn(text: string, context: LineContext): Generator<Candidate> {
-  for (const match of matches(ISO, text)) {
+  for (const match of allMatches(ISO, text)) {
     const [day, time] = [readDay(match[1]!, context), readTime(match[2]!)];
     if (!isDay(day) || !time) continue;
     yield {

@@ -35,7 +35,7 @@ function clock(
   if (half) {
     if (hour < 1 || hour > 23) return undefined;
     const within = hour > 12 ? hour : (hour % 12) + (half === 'pm' ? 12 : 0);
-    return { minute: within * 60 + minute, isSure: true, score };
+    return { minute: within * 60 + minute, isSure: true, score, half };
   }
   return { minute: hour * 60 + minute, isSure: isSure || hour > 12 || hour === 0, score };
 }
@@ -155,7 +155,7 @@ export function readTime(text: string): ReadTime | undefined {
     // Two at night is in the small hours, ten at night is not.
     const isSmall = /night/i.test(part) && hour < 6 && hour > 0;
     const moved = hour * 60 + (time.minute % 60) + (half === 'pm' && !isSmall ? 720 : 0);
-    return { ...time, minute: moved, isSure: true, score: Math.max(time.score, 9) };
+    return { ...time, minute: moved, isSure: true, half, score: Math.max(time.score, 9) };
   }
   return undefined;
 }
