@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { FENNICK_LINE } from '../../../testing/readingText';
 import { civilDate, DAY, dateString, MINUTE, parseDate } from '../time/civil';
 import { wallOf } from '../time/eventTime';
+import { zoneEntries } from '../time/zoneSearch';
 import { parseEntryLine } from './parseEntryLine';
 import { dayWords, type LineChange, rewriteLine } from './rewriteLine';
 
@@ -18,8 +19,8 @@ test.each<[string, LineChange, string]>([
   ['board thu 10:00', { part: 'time', minute: undefined }, 'board Thu 11 March'],
   ['board thu', { part: 'time', minute: 600 }, 'board Thu 11 March 10:00'],
   ['board thu 10:00 45 min', { part: 'length', minutes: 120 }, 'board Thu 11 March 10:00 2 h'],
-  ['board thu 10:00', { part: 'zone', name: 'Halifax' }, 'board Thu 11 March 10:00 Halifax time'],
-  ['board thu 10:00 CET', { part: 'zone', name: '' }, 'board Thu 11 March 10:00'],
+  ['board thu 10:00', { part: 'zone', zone: 'America/Halifax' }, 'board Thu 11 March 10:00 Halifax time'],
+  ['board thu 10:00 CET', { part: 'zone', zone: '' }, 'board Thu 11 March 10:00'],
   ['board every tue 10:00', { part: 'repeat', words: 'every 2 weeks' }, 'board every 2 weeks 10:00'],
   ['board every tue 10:00', { part: 'repeat', words: '' }, 'board 10:00'],
   ['board thu 10:00 at Lamp room', { part: 'place', place: 'Chart room' }, 'board thu 10:00 at Chart room'],
@@ -82,4 +83,14 @@ test('every day is written so that it is read again', () => {
       expect([civilDate(day), start]).toEqual([civilDate(day), { kind: 'date', date: dateString(day) }]);
     }),
   );
+});
+
+test('every zone that is picked is the one that is read', () => {
+  for (const { zone } of zoneEntries()) {
+    const after = read(rewritten('board thu 10:00', { part: 'zone', zone }));
+    expect([after.title, after.start]).toEqual([
+      'board',
+      { kind: 'zoned', local: '2027-03-11T10:00:00', zone },
+    ]);
+  }
 });

@@ -2,6 +2,7 @@ import type { Availability, Classification } from '../model/entry';
 import { civilDate, DAY, MINUTE, weekdayOf } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { ENGLISH } from './language';
+import { zoneWords } from './parts/zones';
 import type { EntryLineDraft, SaidPart, UnderstoodPart } from './parseEntryLine';
 
 /** What a person sets in place of what a line says: one part of it. */
@@ -12,8 +13,8 @@ export type LineChange =
   | { readonly part: 'length'; readonly minutes: number }
   /** Words that say the repeat; none for no repeat. */
   | { readonly part: 'repeat'; readonly words: string }
-  /** What the zone is called; none for the zone of the view. */
-  | { readonly part: 'zone'; readonly name: string }
+  /** None for the zone of the view. */
+  | { readonly part: 'zone'; readonly zone: string }
   | { readonly part: 'place'; readonly place: string }
   | { readonly part: 'calendar'; readonly mark: string }
   | { readonly part: 'availability'; readonly availability: Availability }
@@ -84,11 +85,11 @@ function whenWords(line: string, draft: EntryLineDraft, change: LineChange, toda
   const zone = spans
     .filter(({ parts }) => parts.includes('zone'))
     .map(({ from, to }) => line.slice(from, to).trim());
-  const zoneWords = change.part === 'zone' ? change.name && `${change.name} time` : zone.join(' ');
+  const zoneSaid = change.part === 'zone' ? change.zone && zoneWords(change.zone) : zone.join(' ');
   return [
     saysDay ? dayWords(day, today) : minute === undefined ? 'all day' : '',
     saysTime ? timeWords(minute) : '',
-    saysTime ? zoneWords : '',
+    saysTime ? zoneSaid : '',
     saysLength && !(minute === undefined && length === 1440) ? lengthWords(length) : '',
   ]
     .filter(Boolean)

@@ -5,7 +5,6 @@ import type { LineChange } from '@/core/entryline/rewriteLine';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
-import { cityOf } from '@/core/time/zones';
 import { ZonePicker } from '@/features/zones';
 import { later } from '@/ui/later';
 import { Button } from '@/ui/primitives/Button';
@@ -51,7 +50,7 @@ export function PartPicker({
         <ZonePicker
           value={draft.start.kind === 'zoned' ? draft.start.zone : ''}
           none={{ value: '', label: words.line.here }}
-          onPick={(zone) => onChange({ part, name: zone && cityOf(zone) })}
+          onPick={(zone) => onChange({ part, zone })}
           onClose={onClose}
         />
       </Suspense>

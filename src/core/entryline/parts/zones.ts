@@ -1,7 +1,7 @@
 import { CITIES, PEOPLE } from '../../time/cities';
 import { zoneEntries } from '../../time/zoneSearch';
 import { HOUR, MINUTE } from '../../time/civil';
-import { allZones, cityOf } from '../../time/zones';
+import { allZones, cityOf, isKnownZone } from '../../time/zones';
 import { type Candidate, wholeWords } from '../candidate';
 import { ENGLISH } from '../language';
 import type { LineContext } from '../lineContext';
@@ -63,8 +63,18 @@ function zoneOfOffset(sign: string, hours: number, minutes: number): string | un
   return usual[offset];
 }
 
-/** The longest name, in words, that a zone is looked for by. */
-const LONGEST_NAME = 4;
+/** What may stand behind a time: up to four words that name a zone, in brackets or not; and how far is looked. */
+const BEHIND_TIME = /^([\s,]*(?:in\s)?\(?)([\p{L}'-]+(?: [\p{L}'-]+){0,3})/iu;
+const LOOKED_AT = 64;
+/** The name of a zone in the database: "Europe/Lisbon", "Etc/GMT-2". */
+const ID =
+  /(?<![\p{L}\p{N}/])[A-Z][A-Za-z]+(?:\/[A-Za-z_]+(?:-[A-Za-z]+)*(?:[+-]?\d{1,2})?){1,2}(?![\p{L}\p{N}/])/gu;
+
+/** Words that are read as a zone behind a time: its city, or its name in the database where that means another. */
+export const zoneWords = (zone: string): string => {
+  const city = cityOf(zone);
+  return zonesByName().get(plain(city)) === zone ? `${city} time` : zone;
+};
 
 /**
  * All zones that a text may say: behind one of the places where a time ends ("14:00 Halifax", "3pm EST"), or before the
@@ -83,47 +93,38 @@ export function* zonesIn(
   const own = new Map((context.zones ?? []).map(({ name, zone }) => [plain(name), zone]));
   const zoneNamed = (name: string): string | undefined =>
     own.get(name) ?? abbreviated.get(name) ?? zonesByName().get(name);
+  for (const match of text.matchAll(ID))
+    if (isKnownZone(match[0]))
+      yield {
+        from: match.index,
+        to: match.index + match[0].length,
+        score: 12,
+        slots,
+        said: { zone: match[0] },
+      };
   for (const end of new Set(timeEnds)) {
-    const rest = text.slice(end, end + 64);
-    const lead = /^[\s,]*(?:in\s+)?\(?/iu.exec(rest)![0];
-    const saysIn = /in\s/iu.test(lead);
-    const words = [...rest.slice(lead.length).matchAll(/[\p{L}'-]+/gu)].slice(0, LONGEST_NAME);
+    const behind = BEHIND_TIME.exec(text.slice(end, end + LOOKED_AT));
+    if (!behind) continue;
+    const [lead, words] = [behind[1]!, behind[2]!.split(' ')];
     for (let count = words.length; count > 0; count--) {
-      const last = words[count - 1]!;
-      const name = rest.slice(lead.length, lead.length + last.index + last[0].length);
-      if (
-        words
-          .slice(0, count)
-          .some(
-            (word, index) =>
-              index > 0 &&
-              !/^\s+$/u.test(
-                rest.slice(
-                  lead.length + words[index - 1]!.index + words[index - 1]![0].length,
-                  lead.length + word.index,
-                ),
-              ),
-          )
-      )
-        continue;
+      const name = words.slice(0, count).join(' ');
       const zone = zoneNamed(plain(name));
-      if (!zone) continue;
-      const isShort = name.length <= 4 && !own.has(plain(name));
-      // "14:00 et al", "9:00 mt": what is no name of its own is an abbreviation in capitals.
-      if (isShort && abbreviated.has(plain(name)) && name.length <= 2 && name !== name.toUpperCase())
-        continue;
-      const from =
-        end +
-        lead.length -
-        (lead.endsWith('(') ? 1 : 0) -
-        (saysIn ? lead.trimEnd().length - lead.trimStart().length + 0 : 0);
-      let to = end + lead.length + name.length;
-      const time = /^\s+(?:local\s+)?time(?![\p{L}])/iu.exec(text.slice(to))?.[0] ?? '';
+      // "9:00 mt": two letters are an abbreviation in capitals only.
+      if (!zone || (name.length <= 2 && name !== name.toUpperCase())) continue;
+      const nameEnd = end + lead.length + name.length;
+      const time = /^\s(?:local\s)?time(?![\p{L}])/iu.exec(text.slice(nameEnd))?.[0] ?? '';
       // "14:00 in Halifax" says where, not by which clock.
-      if (saysIn && !time) continue;
-      to += time.length + (text[to + time.length] === ')' ? 1 : 0);
-      const start = saysIn ? end + lead.search(/in\s/iu) : from;
-      yield { from: start, to, score: 7 + (time ? 3 : 0) + count * 0.5, slots, said: { zone } };
+      const saysIn = lead.search(/in\s/iu);
+      if (saysIn >= 0 && !time) continue;
+      const opens = lead.endsWith('(') ? 1 : 0;
+      const to = nameEnd + time.length;
+      yield {
+        from: saysIn >= 0 ? end + saysIn : end + lead.length - opens,
+        to: to + (opens > 0 && text[to] === ')' ? 1 : 0),
+        score: 7 + (time ? 3 : 0) + count * 0.5,
+        slots,
+        said: { zone },
+      };
       break;
     }
   }
