@@ -39,7 +39,7 @@ export function readingText(text: string): string {
     ['wrong', draft.problems.map(({ code }) => code).join()],
     [
       'or',
-      otherReadings(text, FENNICK_LINE)
+      otherReadings(text, draft, FENNICK_LINE)
         .map((other) => at(other.draft.start))
         .join(),
     ],

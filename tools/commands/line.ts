@@ -101,8 +101,9 @@ export async function line(args: readonly string[], terminal: Terminal): Promise
     }
   if (lines.length === 0) throw new CommandError('nothing to read: the line of words, or --file');
   for (const text of lines) {
-    const read = printed(text, parseEntryLine(text, context), context);
-    const others = otherReadings(text, context).map(({ draft }) => printed(text, draft, context));
+    const meant = parseEntryLine(text, context);
+    const read = printed(text, meant, context);
+    const others = otherReadings(text, meant, context).map(({ draft }) => printed(text, draft, context));
     if (options.json) terminal.out(JSON.stringify({ ...read, others }));
     else
       terminal.out(

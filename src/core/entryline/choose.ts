@@ -1,11 +1,5 @@
 import { type Candidate, type Said, type Slot, SLOTS } from './candidate';
 
-/** A way to read the whole line: parts that do not overlap, in their order, each said once. */
-export interface Reading {
-  readonly parts: readonly Candidate[];
-  readonly score: number;
-}
-
 interface Path {
   readonly last: Candidate | undefined;
   readonly before: Path | undefined;
@@ -61,10 +55,10 @@ function isWhole(path: Path): boolean {
 }
 
 /**
- * The best ways to read a line, the best first: each part as likely as it is said, those beside each other before
- * scattered ones, and a title that stands in one piece.
+ * The parts of the likeliest way to read the whole line, in their order: none overlaps another, each thing is said once,
+ * parts beside each other come before scattered ones, and the title stands in one piece.
  */
-export function readingsOf(text: string, candidates: readonly Candidate[], most = 3): Reading[] {
+export function likeliestReading(text: string, candidates: readonly Candidate[]): readonly Candidate[] {
   // How many letters and digits stand before each place: whether there are any between two is a difference.
   const letters = [0];
   for (const character of text) {
@@ -96,12 +90,8 @@ export function readingsOf(text: string, candidates: readonly Candidate[], most 
     const runs = path.runs + (isRun ? 1 : 0);
     return { path, score: path.score - (isRun && runs > 1 ? SPLIT : 0) - (runs === 0 ? NO_TITLE : 0) };
   });
-  const whole: Reading[] = [];
-  for (const { path, score } of ended.sort((a, b) => b.score - a.score)) {
-    if (whole.length === most) break;
-    if (isWhole(path)) whole.push({ parts: partsOf(path), score });
-  }
-  return whole;
+  const likeliest = ended.sort((a, b) => b.score - a.score).find(({ path }) => isWhole(path));
+  return likeliest ? partsOf(likeliest.path) : [];
 }
 
 /** The best ways of each kind: of those that say the same and end at the same place, one is enough. */

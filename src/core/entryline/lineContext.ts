@@ -1,4 +1,5 @@
 import type { Calendar } from '../model/calendar';
+import { DAY } from '../time/civil';
 import type { Doubt } from './candidate';
 
 /** A zone under a name that a person may write. */
@@ -45,8 +46,6 @@ export interface LineContext extends EntryLineContext {
   readonly dayFirst: boolean;
   readonly choose: ChooseDay;
 }
-
-const DAY = 86_400_000;
 
 /** The order in which choices are taken: the usual one first. */
 export const inOrder = (

@@ -20,7 +20,7 @@ const KNOWN = new Set([
 ]);
 
 /** How many letters two words differ by, a swap of two counting once; more than two counts as three. */
-export function lettersApart(one: string, other: string): number {
+function lettersApart(one: string, other: string): number {
   if (Math.abs(one.length - other.length) > 2) return 3;
   let before: number[] = [];
   let row = Array.from({ length: other.length + 1 }, (_, index) => index);
@@ -78,11 +78,5 @@ export function lineText(line: string): LineText {
     const name = piece.length >= 4 ? meantName(piece) : undefined;
     add(name ?? (/^\s/.test(piece) ? ' ' : (PLAIN.get(piece) ?? piece)), match.index, piece.length);
   }
-  const written = (index: number): number => {
-    if (index >= places.length) return line.length;
-    const place = places[index]!;
-    // Behind a respelt word stands the next piece, wherever its own letters were counted.
-    return place;
-  };
-  return { text, written };
+  return { text, written: (index) => places[index] ?? line.length };
 }

@@ -1,7 +1,7 @@
 import type { Availability, Classification, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { Candidate, Doubt, LineProblem, Slot } from './candidate';
-import { type Reading, readingsOf, saidBy } from './choose';
+import { likeliestReading, saidBy } from './choose';
 import { type EntryLineContext, type LineContext, lineContext } from './lineContext';
 import { lineText } from './lineText';
 import { timesOf } from './meaning';
@@ -150,36 +150,17 @@ const partsOfCandidate = ({ slots, said }: Candidate): UnderstoodPart[] => {
  * refused, what was not said is filled in, and every letter is in the title or in a part.
  */
 export function parseEntryLine(line: string, given: EntryLineContext): EntryLineDraft {
-  return draftOf(line, lineContext(given), 0);
-}
-
-/** The other readings of a line that are about as likely, the likeliest first; each with what is chosen by it. */
-export function otherReadings(
-  line: string,
-  given: EntryLineContext,
-): { readonly draft: EntryLineDraft; readonly pattern?: string; readonly choice?: string }[] {
-  const first = parseEntryLine(line, given);
-  return first.doubts.flatMap(({ pattern, choices }) =>
-    choices.slice(1).map((choice) => ({
-      draft: parseEntryLine(line, { ...given, habits: { ...given.habits, [pattern]: choice } }),
-      pattern,
-      choice,
-    })),
-  );
-}
-
-function draftOf(line: string, context: LineContext, place: number): EntryLineDraft {
+  const context = lineContext(given);
   const { text, written } = lineText(line);
   const all = withoutKept(text, candidatesIn(text, context), context.kept ?? []);
   const problemsApart = all
     .filter(({ problem, from, to }) => problem && from === to)
     .map(({ problem }) => problem!);
-  const readings = readingsOf(
+  const reading = likeliestReading(
     text,
     all.filter(({ from, to }) => to > from),
   );
-  const reading: Reading = readings[place] ?? { parts: [], score: 0 };
-  const parts = reading.parts.filter(({ isTitle }) => !isTitle);
+  const parts = reading.filter(({ isTitle }) => !isTitle);
   const said = saidBy(parts);
   const spans = spansOf(text, parts, written);
   const title = titleOf(line, spans);
@@ -188,7 +169,7 @@ function draftOf(line: string, context: LineContext, place: number): EntryLineDr
     minutesBefore === undefined ? [] : [minutesBefore],
   );
   const categories = parts.flatMap(({ said: { category } }) => (category === undefined ? [] : [category]));
-  const problems = [...reading.parts.flatMap(({ problem }) => (problem ? [problem] : [])), ...problemsApart];
+  const problems = [...reading.flatMap(({ problem }) => (problem ? [problem] : [])), ...problemsApart];
   const order = (part: UnderstoodPart) => UNDERSTOOD_PARTS.indexOf(part);
   return {
     title,
@@ -211,6 +192,29 @@ function draftOf(line: string, context: LineContext, place: number): EntryLineDr
     ],
   };
 }
+
+/** Another meaning of a draft's part, and the habit that takes it from now on. */
+export interface OtherReading {
+  readonly part: UnderstoodPart;
+  readonly pattern: string;
+  readonly choice: string;
+  readonly draft: EntryLineDraft;
+}
+
+/** The other readings of a line that are about as likely as its draft. */
+export const otherReadings = (
+  line: string,
+  { doubts }: EntryLineDraft,
+  given: EntryLineContext,
+): OtherReading[] =>
+  doubts.flatMap(({ part, pattern, choices }) =>
+    choices.slice(1).map((choice) => ({
+      part,
+      pattern,
+      choice,
+      draft: parseEntryLine(line, { ...given, habits: { ...given.habits, [pattern]: choice } }),
+    })),
+  );
 
 /** Where the parts stand in the written line, each with the little words that lead to it from the one before. */
 function spansOf(text: string, parts: readonly Candidate[], written: (index: number) => number): SaidPart[] {

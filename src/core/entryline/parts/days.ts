@@ -5,8 +5,6 @@ import { MONTH, WEEKDAY } from '../vocabulary';
 import { DAY_PATTERNS } from './dayPatterns';
 import type { DaySaid, NoDay } from './saidDays';
 
-export type { DaySaid } from './saidDays';
-
 /** Any day, within another expression. */
 export const DAY_SOURCE = `(?:${DAY_PATTERNS.map(({ source }) => uncaptured(source).replaceAll(String.raw`\2`, '[/.-]')).join('|')})`;
 

@@ -72,9 +72,6 @@ function hours(count: number): LengthRead | undefined {
   return length > 0 && length <= 400 * 24 * HOUR ? { length, hasWholeDays: false } : undefined;
 }
 
-/** A length, within another expression. */
-export const LENGTH_SOURCE = `(?:${LENGTHS.map(({ source }) => uncaptured(source)).join('|')})`;
-
 const expressions = LENGTHS.map((each) => ({
   ...each,
   expression: new RegExp(
@@ -87,16 +84,6 @@ const expressions = LENGTHS.map((each) => ({
 const OTHER_LEAD =
   /(?:^|[^\p{L}])(?:in|within|after|past|to|every|each|once|twice|before|last|next|first|over)\s+$/iu;
 
-/** The length that a text says from its beginning to its end, in milliseconds. */
-export function readLength(text: string): LengthRead | undefined {
-  for (const { source, read } of LENGTHS) {
-    const match = new RegExp(`^(?:${source})$`, 'iu').exec(text.trim());
-    const found = match && read(match.slice(1));
-    if (found) return found;
-  }
-  return undefined;
-}
-
 /** All lengths that a text may say. */
 export function* lengthsIn(text: string): Generator<Candidate> {
   for (const { expression, read, needsLead, isLong } of expressions) {
@@ -105,7 +92,7 @@ export function* lengthsIn(text: string): Generator<Candidate> {
       const groups = match.slice(2);
       const lead = match.groups?.lead;
       const found = read(groups);
-      if (!found || OTHER_LEAD.test(text.slice(0, match.index))) continue;
+      if (!found || OTHER_LEAD.test(text.slice(Math.max(0, match.index - 12), match.index))) continue;
       const after = text.slice(match.index + match[0].length);
       // "3 day workshop" is one of three days; "2 days" alone, behind other words, lasts two.
       const isNamed = needsLead && !lead && /^\s+\p{L}{3,}/u.test(after);

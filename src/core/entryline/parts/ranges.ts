@@ -3,7 +3,8 @@ import { allMatches, type Candidate, type Said } from '../candidate';
 import { ENGLISH } from '../language';
 import type { LineContext } from '../lineContext';
 import { monthNamed, MONTH, NTH_SUFFIX, WEEKDAY, weekdayNamed } from '../vocabulary';
-import { DAY_SOURCE, type DaySaid, readDay } from './days';
+import { DAY_SOURCE, readDay } from './days';
+import type { DaySaid } from './saidDays';
 import { readTime, TIME_OR_HOUR_SOURCE, type ReadTime } from './times';
 
 const TO = String.raw`(?:\s*-\s*|\s+(?:to|till|til|until|through|thru)\s+)`;

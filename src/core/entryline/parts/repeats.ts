@@ -1,4 +1,5 @@
 import type { MonthDays, RepeatFrequency } from '../../recurrence/choices';
+import { ENGLISH } from '../language';
 import type { RepeatSaid } from '../repeatSaid';
 import { asWord, type Candidate, wholeWords } from '../candidate';
 import {
@@ -35,17 +36,7 @@ const adverb = (words: string): string =>
 const stepOf = (word: string | undefined): number => {
   if (word === undefined) return 1;
   const said = asWord(word);
-  const known: Readonly<Record<string, number>> = {
-    other: 2,
-    alternate: 2,
-    second: 2,
-    '2nd': 2,
-    third: 3,
-    '3rd': 3,
-    fourth: 4,
-    '4th': 4,
-  };
-  return known[said] ?? numberNamed(said);
+  return said === 'other' || said === 'alternate' ? 2 : (ENGLISH.ordinals[said] ?? numberNamed(said));
 };
 
 const daysOfMonth = (text: string): MonthDays => ({

@@ -28,7 +28,7 @@ export const realDay = (year: number, month: number, day: number): number | unde
     ? dayNumber(year, month, day)
     : undefined;
 
-export const noSuchDate = (text: string): NoDay => ({ problem: { code: 'no-such-date', text: text.trim() } });
+const noSuchDate = (text: string): NoDay => ({ problem: { code: 'no-such-date', text: text.trim() } });
 
 /** The next day of such a date, or the past one of this year where the person means that. */
 function withoutYear(month: number, day: number, context: LineContext): DaySaid | undefined {

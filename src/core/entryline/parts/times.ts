@@ -1,6 +1,5 @@
-import { asWord, type Candidate, type TimeSaid, uncaptured } from '../candidate';
+import { anyOf, asWord, type Candidate, type TimeSaid, uncaptured } from '../candidate';
 import { ENGLISH } from '../language';
-import { anyOf } from '../candidate';
 import type { LineContext } from '../lineContext';
 import { DAY_PART, MONTH, NEAR, NUMBER, numberNamed, WEEKDAY } from '../vocabulary';
 import { MINUTE } from '../../time/civil';
@@ -103,10 +102,7 @@ const TIME_PATTERNS: readonly TimePattern[] = [
   },
   {
     source: String.raw`half\s+(${CLOCK_WORDS})`,
-    read: ([hour]) => {
-      const read = clock(hourOf(hour!), 30, undefined, 8);
-      return read;
-    },
+    read: ([hour]) => clock(hourOf(hour!), 30, undefined, 8),
   },
   {
     source: String.raw`(${anyOf(Object.keys(ENGLISH.moments))})`,
@@ -115,10 +111,7 @@ const TIME_PATTERNS: readonly TimePattern[] = [
   {
     // "1530"
     source: String.raw`([01]\d|2[0-4])([0-5]\d)(?:\s?(?:h|hrs|hours))?(?!\d|[:.,/]\d)`,
-    read([hour, minute]) {
-      const read = clock(Number(hour), Number(minute), undefined, 4, true);
-      return read;
-    },
+    read: ([hour, minute]) => clock(Number(hour), Number(minute), undefined, 4, true),
   },
 ];
 
@@ -131,7 +124,7 @@ const BARE: TimePattern = {
 const sources = (patterns: readonly TimePattern[]): string =>
   patterns.map(({ source }) => uncaptured(source)).join('|');
 /** A time, within another expression; then also one that only its neighbours make a time. */
-export const TIME_SOURCE = `(?:(?:${sources(TIME_PATTERNS)})(?:${uncaptured(IN_PART)})?)`;
+const TIME_SOURCE = `(?:(?:${sources(TIME_PATTERNS)})(?:${uncaptured(IN_PART)})?)`;
 export const TIME_OR_HOUR_SOURCE = `(?:(?:${sources([...TIME_PATTERNS, BARE])})(?:${uncaptured(IN_PART)})?)`;
 
 const whole = [...TIME_PATTERNS, BARE].map(({ source, read }) => ({
@@ -260,16 +253,17 @@ export function* timesFromNowIn(text: string, { nowWall }: LineContext): Generat
   }
 }
 
+const BEFORE_PART = new RegExp(String.raw`(?<![\p{L}])(?:${NEAR}|${WEEKDAY}|\p{L}*day|every|each)\s+$`, 'iu');
+
 /** Parts of the day beside a day or a repeat: "tomorrow morning", "every evening". */
 export function* partsOfDayIn(text: string, { today }: LineContext): Generator<Candidate> {
   for (const match of text.matchAll(PARTS)) {
     const part = ENGLISH.dayParts[asWord(match[1]!)]!;
     const isTonight = /^tonight|^this\s/i.test(match[0]);
     const hasLead = /^(?:in\s+the|at|this)\s/i.test(match[0]);
-    const before = text.slice(0, match.index);
+    const before = text.slice(Math.max(0, match.index - 24), match.index);
     // Only behind a day, or with words of its own; a "morning report" is a title.
-    const isBehindDay =
-      /(?:day|tomorrow|today|mon|tues?|weds?|thur?s?|fri|sat|sun|tmrw?|every|each)\s+$/iu.test(before);
+    const isBehindDay = BEFORE_PART.test(before);
     if (!isTonight && !hasLead && !isBehindDay) continue;
     yield {
       from: match.index,
