@@ -22,6 +22,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { choiceWord } from '@/ui/choiceWords';
+import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 import { entryMore } from './laterPanels';
 
@@ -118,11 +119,7 @@ function RemindersLine({ event }: { event: CalendarEvent }) {
   return (
     <Line icon="bell-outline" label={words.reminder.label}>
       {event.reminders.map(({ minutesBefore }) => (
-        <AppText key={minutesBefore}>
-          {minutesBefore === 0
-            ? words.reminder.atStart
-            : words.reminder.before(words.reminder.minutes(minutesBefore))}
-        </AppText>
+        <AppText key={minutesBefore}>{reminderText(minutesBefore)}</AppText>
       ))}
     </Line>
   );

@@ -4,14 +4,12 @@ import { Button } from '@/ui/primitives/Button';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
+import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 
 const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
 /** What a further reminder is at first: the quarter of an hour, or the first that is not there. */
 const FIRST = 15;
-
-const leadText = (minutes: number): string =>
-  minutes === 0 ? words.reminder.atStart : words.reminder.before(words.reminder.minutes(minutes));
 
 /** The reminders of an entry: each changed or removed by itself, and more of them. */
 export function RemindersField({
@@ -37,7 +35,7 @@ export function RemindersField({
             hideLabel
             label={words.reminder.numbered(index + 1)}
             value={String(reminder.minutesBefore)}
-            options={leads.map((minutes) => ({ value: String(minutes), label: leadText(minutes) }))}
+            options={leads.map((minutes) => ({ value: String(minutes), label: reminderText(minutes) }))}
             onChange={(minutes) =>
               onChange(
                 value.map((other, at) =>

@@ -12,7 +12,6 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
 import { LineField } from './LineField';
-import { otherTexts } from './otherTexts';
 import { problemText } from './problemText';
 import { UnderstoodChips } from './UnderstoodChips';
 import { useCorrections } from './useCorrections';
@@ -59,11 +58,13 @@ export const EntryLine = memo(function EntryLine({
   const input = useRef<TextInput>(null);
   useImperativeHandle(ref, () => ({ focus: () => input.current?.focus() }), []);
   const grammar = useGrammar();
-  const read = useLineReader({ calendars, target, zone, selectedDay, kept });
-  const reading = useMemo(() => (line.trim() && grammar ? read(grammar, line) : null), [line, grammar, read]);
+  const read = useLineReader({ calendars, target, zone, selectedDay });
+  const reading = useMemo(
+    () => (line.trim() && grammar ? read(grammar, line, kept) : null),
+    [line, grammar, read, kept],
+  );
   const others = useMemo(
-    () =>
-      reading && grammar ? otherTexts(grammar.parseEntryLine, line, reading.draft, reading.context) : [],
+    () => (reading && grammar ? grammar.otherReadings(line, reading.draft, reading.context) : []),
     [reading, grammar, line],
   );
   const fields = reading?.fields ?? null;
@@ -78,7 +79,7 @@ export const EntryLine = memo(function EntryLine({
   };
   const save = async () => {
     // Who types before the grammar has arrived waits for it, and loses nothing.
-    const { calendar, fields: written } = read(grammar ?? (await importWords()), line);
+    const { calendar, fields: written } = read(grammar ?? (await importWords()), line, kept);
     if (!calendar) setProblem(words.line.noCalendar);
     else if (line.trim() && !written?.title) setProblem(words.line.missingTitle);
     else if (line.trim() && written && create(written)) write('');
@@ -140,7 +141,8 @@ export const EntryLine = memo(function EntryLine({
         {pasted.length > 0 && grammar ? (
           <pastedLines.Later
             lines={pasted}
-            read={(each) => read(grammar, each)}
+            grammar={grammar}
+            read={read}
             zone={zone}
             onOne={() => {
               write([line, ...pasted].filter(Boolean).join(' '));

@@ -10,11 +10,13 @@ import { Check } from '@/ui/primitives/Check';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import type { ReadLine } from './lineFields';
 import { partsShown } from './partText';
 import { problemText } from './problemText';
+import type { Grammar, LineReader } from './useLineReader';
 
 const said = words.line.pasted;
+/** More are read as a file: each would be looked at by nobody. */
+const MOST_LINES = 100;
 
 /** What a line means beside its title. */
 const saidInWords = (draft: EntryLineDraft, calendar: Calendar | undefined, zone: string): string =>
@@ -31,20 +33,25 @@ const saidInWords = (draft: EntryLineDraft, calendar: Calendar | undefined, zone
 /** Several lines that were pasted: what each of them means, before entries are made of them in one step. */
 export function PastedLines({
   lines,
+  grammar,
   read,
   zone,
   onOne,
   onClose,
 }: {
   lines: readonly string[];
-  read: (line: string) => ReadLine;
+  grammar: Grammar;
+  read: LineReader;
   zone: string;
   /** Takes all of it as one line. */
   onOne: () => void;
   onClose: () => void;
 }) {
   const { createAll } = useCommands(zone);
-  const all = useMemo(() => lines.map((line) => ({ line, ...read(line) })), [lines, read]);
+  const all = useMemo(
+    () => lines.slice(0, MOST_LINES).map((line) => ({ line, ...read(grammar, line) })),
+    [lines, grammar, read],
+  );
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const isTaken = (index: number) =>
     !left.has(index) && all[index]!.draft.title !== '' && all[index]!.fields !== undefined;
@@ -74,6 +81,11 @@ export function PastedLines({
       }
     >
       <AppText tone="quiet">{said.hint}</AppText>
+      {lines.length > MOST_LINES ? (
+        <AppText tone="accent" role="status">
+          {said.tooMany(MOST_LINES, lines.length - MOST_LINES)}
+        </AppText>
+      ) : null}
       {all.map(({ line, draft, calendar }, index) => (
         <PastedLine
           key={index}

@@ -1,6 +1,6 @@
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Pressable, ScrollView, StyleSheet, type View } from 'react-native';
-import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { EntryLineDraft, OtherReading, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { Calendar } from '@/core/model/calendar';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { AppText } from '@/ui/primitives/AppText';
@@ -9,8 +9,7 @@ import { type Anchor, anchorOf } from '@/ui/primitives/Popover';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import type { OtherReading } from './otherTexts';
-import { type PartShown, partsShown } from './partText';
+import { otherText, type PartShown, partsShown } from './partText';
 
 /** What was understood, part by part: each opens its own small picker, and another meaning of it is a press away. */
 export function UnderstoodChips({
@@ -33,14 +32,12 @@ export function UnderstoodChips({
   onFull: () => void;
 }) {
   const { colours } = useTheme();
-  // The row is a new one for each line: it begins at its first chip.
-  const [row] = useState(() => words.line.understood);
   return (
     <ScrollView
       horizontal
       showsHorizontalScrollIndicator={false}
       role="group"
-      aria-label={row}
+      aria-label={words.line.understood}
       contentContainerStyle={styles.chips}
     >
       <AppText weight="700" numberOfLines={1} style={styles.title} testID="understood-title">
@@ -54,13 +51,13 @@ export function UnderstoodChips({
             <Pressable
               key={`${other.pattern} ${other.choice}`}
               role="button"
-              aria-label={words.line.takeOther(other.text)}
+              aria-label={words.line.takeOther(otherText(other))}
               testID={`other-${other.part}`}
               onPress={() => onOther(other)}
               style={[styles.chip, styles.other, { borderColor: colours.accent }]}
             >
               <AppText size="small" figures>
-                {words.line.or(other.text)}
+                {words.line.or(otherText(other))}
               </AppText>
             </Pressable>
           )),

@@ -15,8 +15,6 @@ import { partsShown } from './partText';
 import { problemText } from './problemText';
 import { useGrammar, useLineReader } from './useLineReader';
 
-const NOTHING: readonly string[] = [];
-
 /** The title of a draft over a pressed time: its words are read as those of the entry line, and say the rest too. */
 export function WordsOfDraft({
   editing,
@@ -35,7 +33,7 @@ export function WordsOfDraft({
   const target = calendars.find(({ id }) => id === before.calendarId);
   const selectedDay = Math.floor(wallOf(before.start) / DAY);
   const grammar = useGrammar();
-  const read = useLineReader({ calendars, target, zone, selectedDay, kept: NOTHING });
+  const read = useLineReader({ calendars, target, zone, selectedDay });
   const text = editing.words ?? fields.title;
   const reading = grammar && text.trim() ? read(grammar, text) : undefined;
   const draft = reading?.draft;

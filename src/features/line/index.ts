@@ -1,2 +1,3 @@
 export { EntryLine, type EntryLineHandle, preloadLine } from './EntryLine';
 export { WordsOfDraft } from './WordsOfDraft';
+export { useGrammar } from './useLineReader';

@@ -82,3 +82,14 @@ test('over a pressed time “all day” takes the day, and over a pressed day a 
   });
   expect(fieldsOver(whole, read('Lens board'))).toMatchObject({ start: day });
 });
+
+test('in a calendar on another clock the dates that are left out go along with the start', () => {
+  const azores = calendar({ id: 'azores', name: 'Stores', mark: 'ST', zone: 'Atlantic/Azores' });
+  const { fields } = read('Rope list every thu 10:00 except 18 March', {
+    calendars: [azores],
+    target: azores,
+  });
+  const at = (local: string) => ({ kind: 'zoned' as const, local, zone: 'Atlantic/Azores' });
+  expect(fields?.start).toEqual(at('2027-03-11T09:00:00'));
+  expect(fields?.recurrence?.exceptionDates).toEqual([at('2027-03-18T09:00:00')]);
+});

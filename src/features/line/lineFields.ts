@@ -54,7 +54,7 @@ const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineCo
 };
 
 /** What a draft says beside its time, and its calendar. */
-export function saidFields(draft: EntryLineDraft): Partial<EventFields> {
+function saidFields(draft: EntryLineDraft): Partial<EventFields> {
   return {
     title: draft.title,
     ...(draft.location ? { location: draft.location } : {}),
@@ -80,16 +80,22 @@ export function readLine(
   // The calendar that the line names may have a length of its own.
   const hasOwnLength = calendar?.defaultLengthMinutes !== target?.defaultLengthMinutes;
   const draft = hasOwnLength ? parse(line, context) : first;
+  const there = (time: EventTime) => inCalendarZone(time, calendar, zone);
+  const said = saidFields(draft);
+  const { recurrence } = said;
   const fields = calendar && {
-    ...blankFields(
-      calendar.id,
-      inCalendarZone(draft.start, calendar, zone),
-      inCalendarZone(draft.end, calendar, zone),
-    ),
-    ...saidFields(draft),
+    ...blankFields(calendar.id, there(draft.start), there(draft.end)),
+    ...said,
+    // Dates that are left out are told by the clock that the start is on.
+    ...(recurrence
+      ? { recurrence: { ...recurrence, exceptionDates: recurrence.exceptionDates.map(there) } }
+      : {}),
   };
   return { draft, calendar, fields, context };
 }
+
+/** Whole days, of which day is set. */
+const NO_DATE: EventTime = { kind: 'date', date: '' };
 
 /**
  * The fields of a draft over a pressed time, with what the words of its title say: where they say no day it keeps its own,
@@ -98,29 +104,18 @@ export function readLine(
 export function fieldsOver(pressed: EventFields, { draft, calendar }: ReadLine): EventFields {
   const { said } = draft;
   const [start, end] = [wallOf(pressed.start), wallOf(pressed.end)];
-  const saysTime = said.includes('time') || draft.start.kind === 'zoned';
-  const isTimed = said.includes('time') ? draft.start.kind !== 'date' : pressed.start.kind !== 'date';
-  const saidStart = wallOf(draft.start);
-  const day =
-    said.includes('day') || draft.recurrence ? Math.floor(saidStart / DAY) : Math.floor(start / DAY);
-  const saysOwnTime = said.includes('time') && draft.start.kind !== 'date' && saysTime;
-  const timeOfDay = saysOwnTime ? saidStart % DAY : pressed.start.kind === 'date' ? 0 : start % DAY;
-  const startWall = day * DAY + (isTimed ? timeOfDay : 0);
-  const saidLength = wallOf(draft.end) - saidStart;
-  const fitsKind = isTimed === (pressed.start.kind !== 'date');
+  const [saidStart, saidLength] = [wallOf(draft.start), wallOf(draft.end) - wallOf(draft.start)];
+  const wasTimed = pressed.start.kind !== 'date';
+  const saysTime = said.includes('time');
+  const isTimed = saysTime ? draft.start.kind !== 'date' : wasTimed;
+  const saysDay = said.includes('day') || draft.recurrence !== undefined;
+  const day = Math.floor((saysDay ? saidStart : start) / DAY);
+  const timeOfDay = !isTimed ? 0 : (saysTime ? saidStart : start) % DAY;
   const saysLength = said.includes('length') && isTimed === (draft.start.kind !== 'date');
-  const length = saysLength || !fitsKind ? saidLength : end - start;
-  const own: EventTime = isTimed
-    ? pressed.start.kind === 'date'
-      ? draft.start
-      : pressed.start
-    : draft.start;
-  const kind: EventTime =
-    isTimed && said.includes('zone') && draft.start.kind === 'zoned'
-      ? draft.start
-      : isTimed
-        ? own
-        : { kind: 'date', date: '' };
+  const length = saysLength || isTimed !== wasTimed ? saidLength : end - start;
+  const onOwnClock = wasTimed && !said.includes('zone');
+  const kind: EventTime = !isTimed ? NO_DATE : onOwnClock ? pressed.start : draft.start;
+  const startWall = day * DAY + timeOfDay;
   return {
     ...pressed,
     ...saidFields(draft),

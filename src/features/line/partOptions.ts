@@ -6,8 +6,9 @@ import { AVAILABILITIES, CLASSIFICATIONS } from '@/core/model/entry';
 import { MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { lengthText, timeText } from '@/ui/dates';
+import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
-import { minuteOfDraft, reminderText } from './partText';
+import { minuteOfDraft } from './partText';
 
 /** What a part can be instead. */
 export interface PartOption {

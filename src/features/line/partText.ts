@@ -1,4 +1,4 @@
-import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { EntryLineDraft, OtherReading, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { instantOf, wallOf } from '@/core/time/eventTime';
@@ -6,6 +6,7 @@ import { instantToWall } from '@/core/time/zones';
 import { lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
 import type { IconName } from '@/ui/icons/paths';
 import { recurrenceText } from '@/ui/recurrenceText';
+import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 
 /** A chip: a part of the line, and what it says. */
@@ -14,9 +15,6 @@ export interface PartShown {
   readonly icon: IconName;
   readonly text: string;
 }
-
-export const reminderText = (minutes: number): string =>
-  minutes === 0 ? words.reminder.atStart : words.reminder.before(words.reminder.minutes(minutes));
 
 const ICONS: Readonly<Record<UnderstoodPart, IconName>> = {
   day: 'calendar-blank-outline',
@@ -46,6 +44,10 @@ export function timeOfDraft({ start, end, said }: EntryLineDraft): string {
   const [from, to] = [wallOf(start), wallOf(end)];
   return said.includes('length') && to - from < DAY ? timeRangeText(from, to) : timeText(from);
 }
+
+/** Another meaning of a part, as its chip says it. */
+export const otherText = ({ part, draft }: OtherReading): string =>
+  part === 'time' ? timeOfDraft(draft) : dayOfDraft(draft);
 
 /** A draft's zone by name, with the time in the zone of the view. */
 function zoneOfDraft({ start }: EntryLineDraft, viewZone: string, zoneName: string): string {

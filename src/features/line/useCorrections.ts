@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { changeSettings } from '@/core/change/calendarChanges';
-import type { UnderstoodPart } from '@/core/entryline/parseEntryLine';
+import type { OtherReading, UnderstoodPart } from '@/core/entryline/parseEntryLine';
 import type { LineChange } from '@/core/entryline/rewriteLine';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import type { Anchor } from '@/ui/primitives/Popover';
 import type { ReadLine } from './lineFields';
-import type { OtherReading } from './otherTexts';
 import type { Grammar } from './useLineReader';
 
 /** What a chip does: opens the picker of its part, writes what is picked into the line, or gives its words to the title. */

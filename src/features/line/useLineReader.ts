@@ -6,7 +6,13 @@ import { useNowWall, useSettings, useSnapshot } from '@/store';
 import { writesDayFirst } from '@/ui/dates';
 import { type LineLook, type ReadLine, readLine } from './lineFields';
 
-export type Grammar = Pick<typeof entryline, 'parseEntryLine' | 'rewriteLine'>;
+export type Grammar = Pick<
+  typeof entryline,
+  'dayInWords' | 'otherReadings' | 'parseEntryLine' | 'rewriteLine'
+>;
+
+/** Reads a line; pieces of it that are `kept` stay in the title. */
+export type LineReader = (grammar: Grammar, line: string, kept?: readonly string[]) => ReadLine;
 
 /** A line in which everything is said once, so that nothing is met for the first time while somebody types. */
 const WARMING = 'Call Thu 15:00 Halifax time for 45 min every week at Gull Point';
@@ -43,14 +49,12 @@ export function useLineReader({
   target,
   zone,
   selectedDay,
-  kept,
 }: {
   calendars: readonly Calendar[];
   target: Calendar | undefined;
   zone: string;
   selectedDay: number;
-  kept: readonly string[];
-}): (grammar: Grammar, line: string) => ReadLine {
+}): LineReader {
   const settings = useSettings();
   const nowWall = useNowWall(zone);
   const known = useSnapshot(({ state }) => state.categories);
@@ -64,8 +68,8 @@ export function useLineReader({
       calendars: calendars.filter((each) => !isReadOnly(each)),
       target,
       categories: [...known.values()].map(({ name }) => name),
-      kept,
+      kept: [],
     };
-    return (grammar, line) => readLine(grammar.parseEntryLine, line, look);
-  }, [settings, nowWall, zone, selectedDay, calendars, target, known, kept]);
+    return (grammar, line, kept = []) => readLine(grammar.parseEntryLine, line, { ...look, kept });
+  }, [settings, nowWall, zone, selectedDay, calendars, target, known]);
 }

@@ -57,7 +57,8 @@ const within = (day: number, bounds: DayRange | undefined): number =>
  * @returns the element that scrolls, and its listener
  */
 export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll {
-  const { today, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend, onAnchor } = scrolled;
+  const { day: asked, today, visits, bounds, parts, isFetching, hasBefore, hasAfter, extend } = scrolled;
+  const { onAnchor, onSelectDay } = scrolled;
   const scroller = useRef<HTMLDivElement>(null);
   // A day that scrolling selected is in sight already; any other is gone to.
   const ownDay = useRef<number | undefined>(undefined);
@@ -76,10 +77,10 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
   useEffect(() => () => clearTimeout(rest.current), []);
   useLayoutEffect(() => {
     const isVisit = visits !== visited.current;
-    if (scrolled.day === ownDay.current && !isVisit) return;
+    if (asked === ownDay.current && !isVisit) return;
     // Scrolling may have come to rest between the press on Today and now: today is meant all the same.
-    const day = isVisit ? today : scrolled.day;
-    if (scrolled.day !== day) scrolled.onSelectDay(day);
+    const day = isVisit ? today : asked;
+    if (asked !== day) onSelectDay(day);
     visited.current = visits;
     ownDay.current = day;
     // Where scrolling came to rest a moment ago counts no more.
@@ -88,7 +89,7 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
     const box = scroller.current;
     if (box && sectionOf(box, day)) keepInPlace();
     else onAnchor(day);
-  }, [scrolled, today, bounds, visits, onAnchor]);
+  }, [asked, today, bounds, visits, onAnchor, onSelectDay]);
   useLayoutEffect(keepInPlace, [parts]);
   useEffect(() => {
     const box = scroller.current;
@@ -115,7 +116,7 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
     rest.current = setTimeout(() => {
       if (top.current.day === ownDay.current) return;
       ownDay.current = top.current.day;
-      scrolled.onSelectDay(top.current.day);
+      onSelectDay(top.current.day);
     }, REST);
   };
   return { scroller, onScroll };

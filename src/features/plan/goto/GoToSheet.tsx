@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { dateString, parseDate } from '@/core/time/civil';
+import { useGrammar } from '@/features/line';
 import { usePlanAddress, workspace } from '@/features/workspace';
-import { importWords } from '@/features/zones';
+import { useSettings } from '@/store';
 import { fullDayText, writesDayFirst } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -13,36 +14,21 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { PlanSheetProps } from '../sheetProps';
 
-type DayReader = (text: string, today: number, dayFirst: boolean) => number | undefined;
-
-/** The reader of dates, once it has come with the entry line's parser, apart from the first script. */
-function useDayReader(): DayReader | undefined {
-  const [reader, setReader] = useState<{ read: DayReader }>();
-  useEffect(() => {
-    let isHere = true;
-    void importWords().then(({ dayInWords }) => {
-      if (isHere) setReader({ read: dayInWords });
-    });
-    return () => {
-      isHere = false;
-    };
-  }, []);
-  return reader?.read;
-}
-
 /** Goes to a day that is typed in ordinary words, or picked. */
 export function GoToSheet({ address, today }: PlanSheetProps) {
   const { to } = usePlanAddress();
   const [text, setText] = useState('');
   const [picked, setPicked] = useState(dateString(address.day));
-  const read = useDayReader();
-  const day = read && text.trim() !== '' ? read(text, today, writesDayFirst()) : undefined;
+  const { lineHabits } = useSettings();
+  const grammar = useGrammar();
+  const day =
+    grammar && text.trim() !== '' ? grammar.dayInWords(text, today, writesDayFirst(), lineHabits) : undefined;
   const close = () => workspace.openSheet(null);
   const go = (target: number) => {
     close();
     to({ day: target });
   };
-  const unread = read !== undefined && text.trim() !== '' && day === undefined;
+  const unread = grammar !== undefined && text.trim() !== '' && day === undefined;
   return (
     <Sheet
       title={words.goto.title}

@@ -100,6 +100,8 @@ export const entriesWords = {
       go: (count: number) => `Make ${plural(count, 'entry', 'entries')}`,
       asOne: 'Write it as one line',
       noTitle: 'Nothing is left for a title.',
+      tooMany: (shown: number, left: number) =>
+        `Only the first ${shown} are read here, ${left} are left out. Save the list as a table and import that.`,
     },
   },
   desk: {
