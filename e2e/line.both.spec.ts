@@ -93,6 +93,19 @@ test('pasted lines become entries after a look at them, and are undone in one st
   for (const name of [/Lens talk/, /Sail check/, /Ladder test/]) await expect(listed(name)).toHaveCount(0);
 });
 
+test('a long list that is pasted is bounded, said, and left by Escape with nothing made', async ({
+  page,
+}) => {
+  await openPlan(page);
+  await paste(page, Array.from({ length: 1200 }, (_, number) => `Buoy ${number} Thu 18:00`).join('\n'));
+  await expect(page.getByTestId('pasted-line')).toHaveCount(100);
+  await expect(page.getByRole('status').filter({ hasText: '1100 are left out' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Write it as one line' })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('pasted-line')).toHaveCount(0);
+  await expect(line(page)).toHaveValue('');
+});
+
 test('the words of a draft over a pressed time say the rest of it', async ({ page }) => {
   await openPlan(page, '/?view=day&date=2027-03-12');
   const hours = page.getByTestId('hours');

@@ -11,7 +11,7 @@ import { later } from '@/ui/later';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { zoneLabel } from '@/ui/zoneLabel';
-import { LineField } from './LineField';
+import { LineField, LONGEST_LINE } from './LineField';
 import { problemText } from './problemText';
 import { UnderstoodChips } from './UnderstoodChips';
 import { useCorrections } from './useCorrections';
@@ -89,6 +89,7 @@ export const EntryLine = memo(function EntryLine({
     workspace.edit({ fields, before: fields, panel: 'full', changed: true });
     write('');
   };
+  const asOne = [line, ...pasted].filter(Boolean).join(' ');
   const corrections = useCorrections({
     line,
     reading,
@@ -144,10 +145,14 @@ export const EntryLine = memo(function EntryLine({
             grammar={grammar}
             read={read}
             zone={zone}
-            onOne={() => {
-              write([line, ...pasted].filter(Boolean).join(' '));
-              setPasted([]);
-            }}
+            onOne={
+              asOne.length > LONGEST_LINE
+                ? undefined
+                : () => {
+                    write(asOne);
+                    setPasted([]);
+                  }
+            }
             onClose={() => setPasted([])}
           />
         ) : null}

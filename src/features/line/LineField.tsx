@@ -21,6 +21,9 @@ const linesOf = (text: string): string[] => {
   return lines.length > 1 ? lines : [];
 };
 
+/** The longest line that is read as it is typed, in UTF-16 units. */
+export const LONGEST_LINE = 2000;
+
 interface LineActions {
   onWrite: (line: string) => void;
   onSave: () => void;
@@ -104,6 +107,7 @@ export function LineField({
           placeholder={words.line.placeholder}
           placeholderTextColor={colours.quietInk}
           value={line}
+          maxLength={LONGEST_LINE}
           testID="entry-line"
           onChangeText={onWrite}
           {...webProps({ dataSet: { bare: 'input' } })}

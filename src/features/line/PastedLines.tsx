@@ -43,8 +43,8 @@ export function PastedLines({
   grammar: Grammar;
   read: LineReader;
   zone: string;
-  /** Takes all of it as one line. */
-  onOne: () => void;
+  /** Takes all of it as one line, where that is not too long. */
+  onOne: (() => void) | undefined;
   onClose: () => void;
 }) {
   const { createAll } = useCommands(zone);
@@ -68,7 +68,7 @@ export function PastedLines({
       onClose={onClose}
       footer={
         <>
-          <Button label={said.asOne} onPress={onOne} />
+          {onOne ? <Button label={said.asOne} onPress={onOne} /> : null}
           <Button
             kind="primary"
             label={said.go(taken.length)}
