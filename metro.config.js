@@ -53,8 +53,14 @@ config.resolver.resolveRequest = (context, name, platform) => {
   // The icon font that some of Paper's components ask for past the theme: their icons are SVG paths, too.
   if (/\/MaterialCommunityIcon$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
     return { type: 'sourceFile', filePath: paperIcon };
-  if (/\/themes\/v2\/colors$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
+  const isPalette =
+    /\/themes\/v2\/colors$/.test(name) ||
+    (name === './colors' && /[\\/]themes[\\/]v2[\\/]/.test(context.originModulePath));
+  if (isPalette && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
     return { type: 'sourceFile', filePath: paperColours };
+  // Paper's other kind of field: all of ours are outlined.
+  if (/\/TextInputFlat$/.test(name) && /[\\/]react-native-paper[\\/]/.test(context.originModulePath))
+    return { type: 'empty' };
   // Long lists are drawn by the application itself: React Native's come with its main entry, and nobody asks for them.
   if (
     /\/vendor\/react-native\/(FlatList|SectionList|VirtualizedList)$/.test(name) &&

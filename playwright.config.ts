@@ -37,6 +37,8 @@ export default defineConfig({
     // Traces make a run a good deal longer: they are kept when they are asked for.
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',
+    // Only what is about it keeps the application for use without the network: each test has a browser of its own.
+    serviceWorkers: 'block',
   },
   projects: [
     {

@@ -1,3 +1,4 @@
+import { noticeBefore } from '@/core/model/reminder';
 import { parseDate, weekdayOf } from '@/core/time/civil';
 import { dayAfter, type EntryMaker } from './entryMaker';
 import type { Chance } from './random';
@@ -93,7 +94,7 @@ export function addFiller(
       location: chance.one(kind.places),
       ...(chance.percent(8) ? { availability: 'tentative' as const } : {}),
       ...(kind.calendar === 'home' ? { classification: 'private' as const } : {}),
-      ...(chance.percent(10) ? { reminders: [{ minutesBefore: chance.one([5, 10, 15, 30]) }] } : {}),
+      ...(chance.percent(10) ? { reminders: [noticeBefore(chance.one([5, 10, 15, 30]))] } : {}),
     });
     added++;
   }

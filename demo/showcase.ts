@@ -1,3 +1,4 @@
+import { noticeBefore } from '@/core/model/reminder';
 import { attached } from './attachments';
 import { dayAfter, type EntryMaker } from './entryMaker';
 
@@ -8,7 +9,7 @@ const invited = (people: Readonly<Record<string, string>>) => ({
     parameters: { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },
   })),
 });
-const reminded = (minutesBefore: number) => ({ reminders: [{ minutesBefore }] });
+const reminded = (minutesBefore: number) => ({ reminders: [noticeBefore(minutesBefore)] });
 
 /** Where the relief boat goes in each week of four, and who keeps those lights from then on. */
 const RELIEFS = [
@@ -130,6 +131,7 @@ export function addShowcase(make: EntryMaker): void {
   );
   make.timed('visits', '2027-03-10T08:30', 480, 'Gull Point inspection', {
     location: 'by boat, low water 11:40',
+    travel: { there: 50, back: 40 },
     ...reminded(60),
   });
   make.timed('home', '2027-03-10T19:30', 90, 'Choir', { classification: 'private' });

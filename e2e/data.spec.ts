@@ -139,7 +139,7 @@ test('a reminder shows on the page when it is due, until it is dismissed', async
   const region = page.getByRole('region', { name: 'Reminders' });
   await expect(region.getByText('Keeper rota call')).toBeVisible();
   await expect(region.getByText(/in 10 min/)).toBeVisible();
-  await region.getByRole('button', { name: 'Dismiss' }).click();
+  await region.getByRole('button', { name: 'Dismiss Keeper rota call' }).click();
   await expect(region).toHaveCount(0);
 });
 

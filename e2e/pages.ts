@@ -5,6 +5,9 @@ const RIGHT_PRESS = /^Cannot record touch end without a touch start/;
 /** What it says once, when a component of Paper first moves: on the web every motion is made by scripts. */
 const MOTION = /^Animated: `useNativeDriver` is not supported/;
 
+/** What Playwright says where the application would be kept for use without the network: most tests have it blocked. */
+const BLOCKED = /^Service Worker registration blocked by Playwright/;
+
 /**
  * A test whose page may write no warning or error to the console and send no request to another machine.
  */
@@ -21,8 +24,9 @@ export const test = base.extend<{ savesData: boolean; pressesRight: boolean }>({
     const faults: string[] = [];
     page.on('console', (message) => {
       const isFault = message.type() === 'error' || message.type() === 'warning';
-      const isKnown = MOTION.test(message.text()) || (pressesRight && RIGHT_PRESS.test(message.text()));
-      if (isFault && !isKnown) faults.push(message.text());
+      const text = message.text();
+      const isKnown = MOTION.test(text) || BLOCKED.test(text) || (pressesRight && RIGHT_PRESS.test(text));
+      if (isFault && !isKnown) faults.push(text);
     });
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('request', (request) => {

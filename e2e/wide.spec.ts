@@ -139,7 +139,7 @@ test('the editor sets every field, says the first problem beside its field, and 
   await editor.getByRole('radio', { name: 'private' }).click();
   await editor.getByLabel('Categories').fill('orders, glass, orders');
   await editor.getByRole('button', { name: 'Add a reminder' }).click();
-  await editor.getByTestId('editor-reminder').selectOption('30');
+  await editor.getByRole('button', { name: '30 minutes before' }).click();
   await editor.getByTestId('repeat').click();
   await page.getByRole('radio', { name: 'Every Thursday' }).click();
   await expect(page.getByTestId('next-dates').getByText('Thu 18 Mar')).toBeVisible();

@@ -7,6 +7,8 @@ import { feedHost, OFFERED } from './feedHost/feedHost';
 import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
 import { hostNames } from './hostNames';
+import { messageRoutes, outboxPages } from './messages/messageRoutes';
+import { MessageStore } from './messages/messageStore';
 import type { PageSections } from './published/pageSections';
 import { PageStore } from './published/pageStore';
 import { publishedPages, publishingRoutes } from './published/publishedRoutes';
@@ -16,7 +18,7 @@ import { type SectionsJob, sectionsInWorker } from './published/sectionsInWorker
 export interface AppOptions {
   /** The folder with the built application. */
   readonly dist: string;
-  /** The folder that published calendars are kept in. */
+  /** The folder that published calendars and messages are kept in. */
   readonly data: string;
   /** What a browser without data begins with: the demo's records, or null. */
   readonly start: () => unknown;
@@ -31,11 +33,13 @@ export interface AppOptions {
   readonly host?: string;
   /** What may be kept of published calendars. */
   readonly keeping?: KeepLimits;
+  /** What is to go out; in the data folder if it is not given. */
+  readonly messages?: MessageStore;
   /** Makes the parts of a published page. */
   readonly makeSections?: (job: SectionsJob) => Promise<PageSections | undefined>;
 }
 
-const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600 };
+const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600, messages: 60 };
 const SLOW_MS = 4000;
 
 const limited = (limit: number) =>
@@ -88,11 +92,13 @@ export function createApp(options: AppOptions): Express {
   const perMinute = { ...PER_MINUTE, ...options.perMinute };
   const published = new PublishedStore(path.join(options.data, 'published'), options.keeping);
   const pages = new PageStore(path.join(options.data, 'pages'), options.makeSections ?? sectionsInWorker);
+  const messages = options.messages ?? new MessageStore(path.join(options.data, 'messages'), now);
   const app = express();
   app.disable('x-powered-by');
   app.use(hostNames(options.host ?? '127.0.0.1'));
   app.use(limited(perMinute.all));
   app.use('/p', limited(perMinute.pages), publishedPages(published, pages, now));
+  app.use('/outbox', limited(perMinute.pages), outboxPages(messages));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
   app.use(helmet({ contentSecurityPolicy, strictTransportSecurity: false }));
   app.use(compression());
@@ -108,6 +114,7 @@ export function createApp(options: AppOptions): Express {
   const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
   app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, pages, now));
+  app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'not found' });
   });

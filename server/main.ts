@@ -3,6 +3,7 @@ import path from 'node:path';
 import { makeDemo } from '../demo/makeDemo';
 import { makeLarge } from '../demo/makeLarge';
 import { createApp } from './app';
+import { MessageStore } from './messages/messageStore';
 import { parseOptions, UsageError } from './options';
 
 /** Where the built application lies, from the folder that the server is started in. */
@@ -23,10 +24,15 @@ const makers = { demo: makeDemo, large: makeLarge, empty: () => null };
 let made: unknown;
 const start = () => (made ??= makers[data]());
 
+// What fell due while the server was off goes out at once.
+const messages = new MessageStore(path.join(path.resolve(folder), 'messages'), Date.now);
+messages.open().catch((error: unknown) => console.error(error));
+
 const server = createApp({
   dist: DIST,
   data: path.resolve(folder),
   start,
+  messages,
   port: () => port,
   host,
 }).listen(port, host);

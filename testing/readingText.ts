@@ -1,7 +1,20 @@
+import type { Reminder } from '@/core/model/reminder';
 import { type EntryLineContext, otherReadings, parseEntryLine } from '@/core/entryline/parseEntryLine';
 import { parseDate, parseLocal } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { FENNICK } from './samples';
+
+/** A reminder in short: minutes before, `1d` for a day, `end+5`, `1@16:00`, and by what it comes. */
+function shortly({ trigger, by }: Reminder): string {
+  const way = by === 'notice' ? '' : `/${by}`;
+  if (trigger.kind === 'fixed') return `${new Date(trigger.at).toISOString()}${way}`;
+  if (trigger.kind === 'time-of-day')
+    return `${trigger.daysBefore}@${new Date(trigger.minute * 60_000).toISOString().slice(11, 16)}${way}`;
+  const { from, days, minutes } = trigger;
+  const far = days === 0 ? `${Math.abs(minutes)}` : `${Math.abs(days)}d`;
+  const after = days > 0 || minutes > 0 ? '+' : '';
+  return `${from === 'start' ? '' : `${from}`}${after || (from === 'start' ? '' : '-')}${far}${way}`;
+}
 
 /** Tuesday 9 March 2027, 10:20, in Fennick. */
 export const FENNICK_LINE: EntryLineContext = {
@@ -34,7 +47,7 @@ export function readingText(text: string): string {
     ['category', draft.categories.join()],
     ['as', draft.availability],
     ['visible', draft.classification],
-    ['remind', draft.reminders && (draft.reminders.join() || 'never')],
+    ['remind', draft.reminders && (draft.reminders.map(shortly).join() || 'never')],
     ['link', draft.url],
     ['wrong', draft.problems.map(({ code }) => code).join()],
     [

@@ -5,7 +5,10 @@ import { initialSettings } from '@/core/model/initialSettings';
 import { emptyState, type State } from '@/core/model/state';
 import type { ChangeContext } from '@/core/change/patch';
 import type { Calendar } from '@/core/model/calendar';
+import type { Reminded } from '@/core/reminders/dueReminders';
+import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import type { Occurrence } from '@/core/schedule/occurrence';
+import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { DAY, MINUTE } from '@/core/time/civil';
 
 /** Records for tests, from the demo's scenario. */
@@ -102,3 +105,12 @@ export const timedOccurrence = (
     ...fields,
   };
 };
+
+/** Events, ready to be asked what of them is due. */
+export function remindedOf(...events: readonly CalendarEvent[]): Reminded {
+  const index = new OccurrenceIndex();
+  const reminders = new ReminderIndex();
+  index.load(events);
+  reminders.load(events);
+  return { index, reminders };
+}

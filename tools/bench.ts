@@ -9,6 +9,7 @@ import { emptyState, type State } from '@/core/model/state';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { DAY, parseDate } from '@/core/time/civil';
 import { compareLibraries } from './benchRecurrence';
+import { measureReminders } from './benchReminders';
 
 /** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
 const ZONE = 'Europe/Lisbon';
@@ -98,6 +99,7 @@ async function main(): Promise<void> {
   measure(`lay out a week of ${occurrences.length} occurrences`, 50, () => {
     for (let day = today - 1; day < today + 6; day++) layoutDay(occurrences, day, scale);
   });
+  measureReminders(entries, ZONE, measure);
   const ten = entries.slice(0, 10_000);
   let text = '';
   measure('write 10,000 events as iCalendar', 1, () => (text = writeCalendarFile(ten)));

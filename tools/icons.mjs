@@ -45,6 +45,8 @@ const names = [
   'link-variant',
   'magnify',
   'map-marker-outline',
+  'flag-outline',
+  'bell-sleep-outline',
   'menu-down',
   'menu-up',
   'note-text-outline',

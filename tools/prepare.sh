@@ -9,7 +9,7 @@ install_packages() {
 }
 
 sources_hash() {
-  find src public app.json babel.config.js metro.config.js package-lock.json tsconfig.json -type f -print0 |
+  find src public tools/serviceWorker.mjs app.json babel.config.js metro.config.js package-lock.json tsconfig.json -type f -print0 |
     sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
 }
 
@@ -20,6 +20,7 @@ build_if_changed() {
     echo "Building the application (about a minute)"
     npm run -s export >build.log 2>&1 || { cat build.log; return 1; }
     node tools/notices.mjs dist >>build.log || { cat build.log; return 1; }
+    node tools/serviceWorker.mjs dist >>build.log 2>&1 || { cat build.log; return 1; }
     echo "$hash" >.build-stamp
   fi
 }

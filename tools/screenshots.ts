@@ -111,6 +111,14 @@ async function main(): Promise<void> {
     await picture(browser, 'desk-phone', true, '/', async (page) => {
       await page.getByTestId('card').filter({ hasText: 'Gull' }).tap();
     });
+    await picture(browser, 'reminders-phone', true, '/?now=2027-03-09T09:00', async (page) => {
+      const attended = page.locator('html[data-attending=true]');
+      await attended.waitFor({ state: 'attached' });
+      await page.waitForTimeout(1000);
+      await page.goto(`${ADDRESS}/?now=2027-03-09T16:50`);
+      await page.getByTestId('more-reminders').tap();
+      await page.getByTestId('over-by-now').waitFor();
+    });
     await picture(browser, 'editor-phone', true, '/', openEditor);
     await picture(browser, 'editor-wide', false, '/', openEditor);
     await picture(browser, 'repeat-phone', true, '/', async (page) => {

@@ -84,7 +84,7 @@ export function after(model: Model, deed: Deeds): Model {
 }
 
 const placeOf = (record: Change['before']): Place =>
-  record && 'start' in record
+  record && 'start' in record && typeof record.start !== 'number'
     ? record.start.kind === 'date'
       ? record.start.date
       : record.start.local.slice(0, 10)

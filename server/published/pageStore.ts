@@ -3,7 +3,8 @@ import path from 'node:path';
 import { z } from 'zod';
 import { NamedQueues, Slots } from '../queues';
 import type { PageSections } from './pageSections';
-import { type StoredCopy, Token } from './publishedStore';
+import { Token } from '../secrets';
+import type { StoredCopy } from './publishedStore';
 import type { SectionsJob } from './sectionsInWorker';
 
 /** So many days are kept in one file: a page of four weeks reads two. */

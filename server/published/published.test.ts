@@ -229,7 +229,9 @@ describe('every byte that is served', () => {
   test.each(cases)('hides %s at every depth, page and feed', async (_, events) => {
     for (const level of PUBLISHED_LEVELS) {
       const { events: seen, taken } = publishedCopy(events, level);
-      const text = writeCalendarFile(seen, undefined, undefined, { ids: taken, now: Date.UTC(2027, 2, 9) });
+      const text = writeCalendarFile(seen, undefined, {
+        withoutHistory: { ids: taken, now: Date.UTC(2027, 2, 9) },
+      });
       const plain = text.replaceAll('\r\n ', '');
       expect(plain).not.toMatch(/Keeper-secret|2011|2012|4711/);
       const rotaCopy = { name: 'Rota', zone: 'Europe/Lisbon', text, updated: Date.UTC(2027, 2, 9) };

@@ -1,11 +1,12 @@
 import express, { type ErrorRequestHandler, type Response, type Router } from 'express';
-import helmet from 'helmet';
 import { z } from 'zod';
 import { isRealDate, parseDate } from '@/core/time/civil';
 import { today } from './pageSections';
 import type { PageStore } from './pageStore';
 import { DAYS_SHOWN, publishedPage } from './publishedPage';
-import { PublishedCopy, type PublishedStore, type StoreAnswer, Token, TornCopyError } from './publishedStore';
+import { plainPageHeaders } from '../plainPageHeaders';
+import { Token } from '../secrets';
+import { PublishedCopy, type PublishedStore, type StoreAnswer, TornCopyError } from './publishedStore';
 
 const STATUS: Record<StoreAnswer, number> = {
   done: 204,
@@ -56,23 +57,7 @@ export function publishingRoutes(store: PublishedStore, pages: PageStore, now: (
 /** What others read at the secret address: `/p/TOKEN.ics` as a feed, and `/p/TOKEN` as a page that may stand in others. */
 export function publishedPages(store: PublishedStore, pages: PageStore, now: () => number): Router {
   const router = express.Router();
-  router.use(
-    helmet({
-      strictTransportSecurity: false,
-      xFrameOptions: false,
-      crossOriginResourcePolicy: { policy: 'cross-origin' },
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'none'"],
-          styleSrc: ["'unsafe-inline'"],
-          baseUri: ["'none'"],
-          formAction: ["'none'"],
-          frameAncestors: ['*'],
-        },
-      },
-    }),
-  );
+  router.use(plainPageHeaders('*'));
   const copyOf = async (token: string) => {
     const known = Token.safeParse(token);
     return known.success ? store.get(known.data) : undefined;

@@ -1,11 +1,9 @@
-import { createHash, timingSafeEqual } from 'node:crypto';
-import { chmod, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { open, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { NamedQueues } from '../queues';
-
-/** The secret part of an address: letters, digits, `-` and `_` only, so that it names a file and nothing beyond. */
-export const Token = z.string().regex(/^[A-Za-z0-9_-]{22,64}$/);
+import { hashOf, sameHash, senderOf, Token, tokenOfFile } from '../secrets';
+import { isCutOff, ownFolder, writeWhole } from '../writeWhole';
 
 /** What the browser sends of a calendar that it publishes. */
 export const PublishedCopy = z.object({
@@ -25,10 +23,6 @@ const StoredCopy = PublishedCopy.extend({
 });
 export type StoredCopy = z.infer<typeof StoredCopy>;
 
-const hashOf = (key: string): string => createHash('sha256').update(key).digest('hex');
-const sameHash = (a: string, b: string): boolean =>
-  a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
-
 /** What became of a wish to change a copy. */
 export type StoreAnswer = 'done' | 'not-yours' | 'missing' | 'withdrawn' | 'too-much';
 
@@ -42,7 +36,6 @@ export const KEEP_LIMITS: KeepLimits = { total: 1024 ** 3, bySender: 256 * 1024 
 /** A copy is there and can't be read: it was cut off, or changed by something else. */
 export class TornCopyError extends Error {}
 
-const COPY = /^([A-Za-z0-9_-]{22,64})\.json$/;
 /** Says that a calendar was withdrawn: its address is used no more. */
 const GONE = '.gone';
 
@@ -52,7 +45,7 @@ const MOST_AWAITED = 10_000;
 const SENDER = /^\{"sender":"([0-9a-f]{16})"/;
 
 /** Who sent a copy, by the beginning of its file; nobody where it does not say. */
-async function senderOf(file: string): Promise<string> {
+async function senderOfFile(file: string): Promise<string> {
   const handle = await open(file);
   try {
     const { buffer, bytesRead } = await handle.read(Buffer.alloc(64), 0, 64, 0);
@@ -90,14 +83,13 @@ export class PublishedStore {
   /** Clears what writes that were cut off have left, and counts what is kept. */
   private open(): Promise<void> {
     this.opened ??= (async () => {
-      await mkdir(this.folder, { recursive: true, mode: 0o700 });
-      await chmod(this.folder, 0o700);
+      await ownFolder(this.folder);
       for (const name of await readdir(this.folder)) {
-        const token = COPY.exec(name)?.[1];
+        const token = tokenOfFile(name);
         const file = path.join(this.folder, name);
-        if (/\.json\.[^.]+$/.test(name)) await rm(file, { force: true });
+        if (isCutOff(name)) await rm(file, { force: true });
         else if (token)
-          this.kept.set(token, { bytes: (await stat(file)).size, sender: await senderOf(file) });
+          this.kept.set(token, { bytes: (await stat(file)).size, sender: await senderOfFile(file) });
       }
     })();
     return this.opened;
@@ -163,14 +155,11 @@ export class PublishedStore {
       const keyHash = hashOf(key);
       if (before && !sameHash(before.keyHash, keyHash)) return 'not-yours';
       if (this.awaited.has(token) || (await this.isWithdrawn(token))) return 'withdrawn';
-      const sender = hashOf(from).slice(0, 16);
+      const sender = senderOf(from);
       const text = JSON.stringify({ sender, ...copy, keyHash, updated: now } satisfies StoredCopy);
       const bytes = Buffer.byteLength(text);
       if (this.wouldBeTooMuch(token, bytes, sender)) return 'too-much';
-      // Written beside and put in place whole: a reader never sees half of it.
-      const beside = `${this.fileOf(token)}.${process.pid}-${hashOf(`${now}${Math.random()}`).slice(0, 8)}`;
-      await writeFile(beside, text, { mode: 0o600 });
-      await rename(beside, this.fileOf(token));
+      await writeWhole(this.fileOf(token), text);
       this.kept.set(token, { bytes, sender });
       return 'done';
     });

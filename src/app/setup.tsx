@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 
 const SetupScreen = lazy(() =>
-  import('@/features/setup').then((module) => ({ default: module.SetupScreen })),
+  import('@/features/later').then((module) => ({ default: module.SetupScreen })),
 );
 
 export default function Setup() {

@@ -1,15 +1,24 @@
 import type { Patch } from '@/core/change/patch';
 import type { CalendarEvent, Entry } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
-import type { OwnNote } from '@/core/model/ownNote';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
-import { dueReminders, type DueReminder } from '@/core/reminders/dueReminders';
+import type { ReminderWay } from '@/core/model/reminder';
+import { dueReminders, type DueReminder, type Reminded } from '@/core/reminders/dueReminders';
+import { ReminderPlan } from '@/core/reminders/reminderPlan';
+import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
-import { type Occurrence, takenSpans } from '@/core/schedule/occurrence';
-import { dayWindow, OccurrenceIndex, type Trouble } from '@/core/schedule/occurrenceIndex';
+import { type Occurrence, takenRange, takenSpans } from '@/core/schedule/occurrence';
+import {
+  dayWindow,
+  type OccurrenceFilter,
+  OccurrenceIndex,
+  type Trouble,
+} from '@/core/schedule/occurrenceIndex';
+import { rangesOverlap } from '@/core/time/eventTime';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
+import type { Beside } from './beside';
 
 /** What a view of days asks for. Days as day numbers, half-open. */
 export interface DaysQuery {
@@ -31,6 +40,8 @@ export interface DaysAnswer {
   readonly firstDay: number;
   readonly endDay: number;
   readonly occurrences: readonly Occurrence[];
+  /** What lies beside the days and whose way there or back reaches into them. */
+  readonly travelling: readonly Occurrence[];
   readonly loads: readonly DayLoad[];
   /** How many occurrences the filter and hidden calendars leave out. */
   readonly filteredOut: number;
@@ -53,10 +64,22 @@ export interface FoundDouble {
   readonly by: Double['by'];
 }
 
+/** What is asked about reminders. */
+export interface RemindersQuery {
+  readonly zone: string;
+  readonly workingPattern: WorkingPattern;
+  /** Calendars that are put away: nothing of theirs reminds. */
+  readonly unlistedCalendarIds: readonly string[];
+  readonly ways: readonly ReminderWay[];
+}
+
 /** Holds the entries and their index, and answers questions about them; it never changes data itself. */
 export class Engine {
   private readonly index = new OccurrenceIndex();
   private readonly search = new EntrySearch(this.index);
+  private readonly reminders = new ReminderIndex();
+  /** What falls due soon, for each question that is asked about it. */
+  private readonly plans = new Map<string, ReminderPlan>();
 
   /**
    * Replaces all entries. Each chunk is a JSON list of entries that the store has checked already.
@@ -64,10 +87,10 @@ export class Engine {
    */
   load(chunks: readonly string[], aside: readonly string[] = []): void {
     this.search.reset();
-    this.index.load(
-      chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]),
-      new Set(aside),
-    );
+    const entries = chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]);
+    this.index.load(entries, new Set(aside));
+    this.reminders.load(entries);
+    this.plans.clear();
   }
 
   /** Says from now on which entry it is at, before it is asked about, and after that none; no more without a listener. */
@@ -75,22 +98,32 @@ export class Engine {
     this.index.sayAt(listener);
   }
 
-  /** Replaces all notes of the person's own, which are searched with the entries that they are on. */
-  loadNotes(notes: readonly Pick<OwnNote, 'id' | 'text'>[]): void {
+  /** Replaces what stands beside the entries. */
+  loadBeside({ notes, calendars }: Beside): void {
     this.search.loadNotes(notes);
+    this.reminders.loadUsual(calendars);
+    this.plans.clear();
   }
 
   /** Follows a change. */
   apply(patch: Pick<Patch, 'changes'>): void {
     for (const change of patch.changes) {
       if (change.collection === 'ownNotes') this.search.putNote(change.id, change.after?.text);
+      if (change.collection === 'calendars') {
+        this.reminders.putUsual(change.id, change.after?.usualReminders);
+        this.plans.clear();
+      }
       if (change.collection !== 'entries') continue;
+      for (const event of [change.before, change.after])
+        if (event) for (const plan of this.plans.values()) plan.touch(event);
       if (change.after) {
         this.index.put(change.after);
         this.search.put(change.after);
+        this.reminders.put(change.after);
       } else {
         this.index.remove(change.id);
         this.search.remove(change.id);
+        this.reminders.remove(change.id);
       }
     }
   }
@@ -98,13 +131,15 @@ export class Engine {
   /** What occurs on days, how booked each is, and what each calendar takes of them. */
   days(query: DaysQuery): DaysAnswer {
     const { firstDay, endDay, zone, workingPattern, freeCalendarIds = [] } = query;
-    const { all, occurrences } = this.asked(query);
+    const { all, occurrences, travelling } = this.asked(query);
+    const taking = [...occurrences, ...travelling];
     return {
       firstDay,
       endDay,
       occurrences,
+      travelling,
       loads: loadOfDays(
-        takenSpans(occurrences.filter(({ calendarId }) => !freeCalendarIds.includes(calendarId))),
+        takenSpans(taking.filter(({ calendarId }) => !freeCalendarIds.includes(calendarId))),
         firstDay,
         endDay,
         workingPattern,
@@ -138,13 +173,20 @@ export class Engine {
   }
 
   /** All occurrences on days but those of calendars that are put away, and which of them are asked for. */
-  private asked(query: DaysQuery): { all: Occurrence[]; occurrences: Occurrence[] } {
+  private asked(query: DaysQuery): Record<'all' | 'occurrences' | 'travelling', Occurrence[]> {
     const { firstDay, endDay, zone, workingPattern, unlistedCalendarIds = [] } = query;
     const filter = { workingPattern, hiddenCalendarIds: unlistedCalendarIds };
-    const all = this.index.between(dayWindow(firstDay, endDay, zone), zone, filter);
+    const window = dayWindow(firstDay, endDay, zone);
+    const around = this.index.between(this.index.withWays(window), zone, filter);
     const hidden = new Set(query.hiddenCalendarIds);
-    const occurrences = this.filtered(query, all).filter(({ calendarId }) => !hidden.has(calendarId));
-    return { all, occurrences };
+    const shown = this.filtered(query, around).filter(({ calendarId }) => !hidden.has(calendarId));
+    return {
+      all: around.filter((occurrence) => rangesOverlap(occurrence, window)),
+      occurrences: shown.filter((occurrence) => rangesOverlap(occurrence, window)),
+      travelling: shown.filter(
+        (occurrence) => !rangesOverlap(occurrence, window) && rangesOverlap(takenRange(occurrence), window),
+      ),
+    };
   }
 
   private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {
@@ -187,15 +229,37 @@ export class Engine {
     return findDoubles(events, here).map(({ one, other, by }) => ({ oneId: one.id, otherId: other.id, by }));
   }
 
-  /** Reminders due after `from`, up to `to`, but for those of calendars that are put away. */
-  reminders(
-    from: number,
-    to: number,
-    zone: string,
-    workingPattern: WorkingPattern,
-    unlistedCalendarIds: readonly string[],
-  ): DueReminder[] {
-    const filter = { workingPattern, hiddenCalendarIds: unlistedCalendarIds };
-    return dueReminders(this.index, from, to, zone, filter);
+  /** Reminders due after `from`, up to `to`, oldest first. */
+  dueReminders(query: RemindersQuery, from: number, to: number): DueReminder[] {
+    return dueReminders(this.reminded(), from, to, query.zone, filterOf(query), new Set(query.ways));
+  }
+
+  /** When the next reminder falls due after an instant, if one does. */
+  nextReminder(query: RemindersQuery, after: number): number | undefined {
+    return this.planOf(query).next(after);
+  }
+
+  private planOf(query: RemindersQuery): ReminderPlan {
+    const key = JSON.stringify(query);
+    let plan = this.plans.get(key);
+    if (!plan) {
+      // Of settings that are no more, none is asked about again.
+      if (this.plans.size >= MOST_PLANS) this.plans.clear();
+      plan = new ReminderPlan(this.reminded(), query.zone, filterOf(query), new Set(query.ways));
+      this.plans.set(key, plan);
+    }
+    return plan;
+  }
+
+  private reminded(): Reminded {
+    return { index: this.index, reminders: this.reminders };
   }
 }
+
+/** The most questions whose answers are kept ready. */
+const MOST_PLANS = 4;
+
+const filterOf = ({ workingPattern, unlistedCalendarIds }: RemindersQuery): OccurrenceFilter => ({
+  workingPattern,
+  hiddenCalendarIds: unlistedCalendarIds,
+});

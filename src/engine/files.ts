@@ -11,10 +11,12 @@ import { fileText, tableText } from '@/core/interchange/icalendar/fileText';
 import { FileError, type FileRefusal, LARGEST_BACKUP } from '@/core/interchange/icalendar/problems';
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import { writeCalendarFile, type WrittenCalendar } from '@/core/interchange/icalendar/writeCalendarFile';
+import { type PublishedDay, publishedDays } from '@/core/interchange/published/publishedDays';
 import { publishedCopy } from '@/core/interchange/published/publishedEvents';
 import { unzip, type Unpacked } from '@/core/interchange/unzip';
 import type { PublishedLevel } from '@/core/model/calendar';
 import { CalendarEvent } from '@/core/model/entry';
+import type { UsualReminders } from '@/core/model/reminder';
 import type { WorkingPattern } from '@/core/model/settings';
 import type { State } from '@/core/model/state';
 import { DaysOff } from '@/core/schedule/daysOff';
@@ -129,14 +131,19 @@ export class Files {
     return answer(() => unzip(bytes, ['.ics', '.ical', '.csv', '.tsv']));
   }
 
-  /** Writes events as an iCalendar file; with a calendar, under its name; with the files of their attachments. */
+  /**
+   * Writes events as an iCalendar file; with a calendar, under its name; with the files of their attachments, and with the
+   * usual reminders of their calendars.
+   */
   write(
     events: readonly CalendarEvent[],
     calendar: WrittenCalendar | undefined,
     daysOff: WrittenDaysOff,
     files: ReadonlyMap<string, string> = new Map(),
+    usual: ReadonlyMap<string, UsualReminders> = new Map(),
   ): string {
-    return writeCalendarFile(embedAttachments({ events, files }), calendar, sourceOf(daysOff, true));
+    const options = { daysOff: sourceOf(daysOff, true), usual };
+    return writeCalendarFile(embedAttachments({ events, files }), calendar, options);
   }
 
   /** Writes a calendar as others see it at a level; occurrences that were moved to other calendars (`elsewhere`) are not there. */
@@ -148,8 +155,18 @@ export class Files {
     daysOff: WrittenDaysOff,
   ): string {
     const { events: seen, taken } = publishedCopy(events, level, elsewhere);
-    const hidden = { ids: taken, now: daysOff.now };
-    return writeCalendarFile(seen, { name, description: '' }, sourceOf(daysOff, false), hidden);
+    const withoutHistory = { ids: taken, now: daysOff.now };
+    const options = { daysOff: sourceOf(daysOff, false), withoutHistory };
+    return writeCalendarFile(seen, { name, description: '' }, options);
+  }
+
+  /** What a published calendar shows day by day, within half-open day numbers on a zone's clock. */
+  publishedDays(
+    events: readonly CalendarEvent[],
+    range: { readonly first: number; readonly end: number },
+    zone: string,
+  ): PublishedDay[] {
+    return publishedDays(events, range, zone);
   }
 
   /** Writes events as a table. */

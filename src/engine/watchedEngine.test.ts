@@ -76,7 +76,7 @@ test('one that falls silent over an entry is started anew without it, and what w
   const silenced: (readonly string[])[] = [];
   engine.onSilenced((ids) => silenced.push(ids));
   await engine.load(chunk(...entries));
-  engine.recoverFrom(() => ({ chunks: chunk(...entries), notes: [] }));
+  engine.recoverFrom(() => ({ chunks: chunk(...entries), beside: { notes: [], calendars: [] } }));
   const answer = engine.categories();
   await wait(4);
   expect(threads()).toBe(1);

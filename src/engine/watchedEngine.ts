@@ -1,4 +1,5 @@
 import { askedBy, type EngineClient } from './asked';
+import type { Beside } from './beside';
 import type { Engine } from './engine';
 
 /** An engine in a thread of its own, which can be ended. */
@@ -9,10 +10,10 @@ export interface EngineThread {
   onDeath(died: () => void): void;
 }
 
-/** What a new thread is given: all entries and notes as they are now. */
+/** What a new thread is given: all entries as they are now, and what stands beside them. */
 export type EngineSource = () => {
   readonly chunks: readonly string[];
-  readonly notes: Parameters<EngineClient['loadNotes']>[0];
+  readonly beside: Beside;
 };
 
 /** An engine that is started anew where it answers no more. */
@@ -24,7 +25,7 @@ export interface WatchedEngine extends EngineClient {
 }
 
 /** What changes the entries: the source has it already when a new thread is given them. */
-const CHANGES = new Set<PropertyKey>(['load', 'loadNotes', 'apply', 'setAside', 'sayAt']);
+const CHANGES = new Set<PropertyKey>(['load', 'loadBeside', 'apply', 'setAside', 'sayAt']);
 
 /** How often one looks, in milliseconds, and how many looks without any answer are too many. */
 const LOOK = 1_000;
@@ -32,6 +33,8 @@ const MOST_LOOKS = 5;
 
 /** How many threads are ended, one after the other, before it is said that there is no answer. */
 const MOST_THREADS = 5;
+
+const NOTHING_BESIDE: Beside = { notes: [], calendars: [] };
 
 /** No thread answers, whatever entry is left out. */
 export class SilentEngineError extends Error {}
@@ -88,12 +91,12 @@ export function watchedEngine({ start, silenced, every }: Watch): WatchedEngine 
     } else isCareful = true;
     at = undefined;
     begin();
-    const { chunks, notes } = source?.() ?? { chunks: loaded, notes: [] };
+    const { chunks, beside } = source?.() ?? { chunks: loaded, beside: NOTHING_BESIDE };
     const quietly = (name: PropertyKey, given: readonly unknown[]) =>
       void ask(name, given).catch(() => undefined);
     if (isCareful) quietly('sayAt', [(id: string | undefined) => (at = id)]);
     quietly('load', [chunks, [...aside]]);
-    quietly('loadNotes', [notes]);
+    quietly('loadBeside', [beside]);
     for (const end of ended) end('again');
   };
   const look = (): void => {

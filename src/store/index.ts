@@ -1,6 +1,9 @@
 export { type FilesFailure } from './attachmentFiles';
 export { openDatabase } from './database';
+export { followCollections } from './followCollections';
+export { holdLock } from './holdLock';
 export { NewerDataError } from './meta';
+export { newSecret } from './newSecret';
 export {
   StoreContext,
   useCalendarKinds,
@@ -20,6 +23,7 @@ export { useSearch } from './react/useSearch';
 export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';
 export { hasPageStorage } from './pageStorage';
+export { remindersQuery } from './remindersQuery';
 export { openPlainly, openStore, type StartData } from './start';
 export { countStart, MOST_STARTS, startWorked } from './startCount';
 export { endFiles, workerFiles as calendarFiles } from '@/engine/client';

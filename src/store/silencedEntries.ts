@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { WatchedEngine } from '@/engine/watchedEngine';
+import { besideIn } from '@/engine/beside';
 import type { Store } from './store';
 
 /** Where this browser remembers the entries over which the engine fell silent, so that it does not do so at each start. */
@@ -28,8 +29,8 @@ function remember(ids: readonly string[]): void {
 /** Gives an engine that starts anew its entries, and remembers those that it does without until they are changed. */
 export function followSilenced(store: Store, engine: WatchedEngine): void {
   engine.recoverFrom(() => {
-    const { entries, ownNotes } = store.getSnapshot().state;
-    return { chunks: [JSON.stringify([...entries.values()])], notes: [...ownNotes.values()] };
+    const { state } = store.getSnapshot();
+    return { chunks: [JSON.stringify([...state.entries.values()])], beside: besideIn(state) };
   });
   engine.onSilenced((ids) => {
     remember(ids);

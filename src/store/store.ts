@@ -3,6 +3,7 @@ import { applyPatch, type Change, type Patch } from '@/core/change/patch';
 import { rebasePatch } from '@/core/change/rebase';
 import { COLLECTION_NAMES, type State } from '@/core/model/state';
 import type { EngineClient } from '@/engine/asked';
+import { besideIn } from '@/engine/beside';
 import { ASIDE_PREFIX, readAside, type SetAside } from './aside';
 import { AttachmentFiles, type FilesFailure } from './attachmentFiles';
 import {
@@ -153,7 +154,7 @@ export class Store {
       });
       await loading;
       if (loaded.entryChunks !== early) await engine.load(loaded.entryChunks);
-      void engine.loadNotes([...loaded.timeline.state.ownNotes.values()]).catch(givenUp);
+      void engine.loadBeside(besideIn(loaded.timeline.state)).catch(givenUp);
       const opened = new Store(parts, loaded);
       // Without data, what a page left belonged to data that is gone.
       if (loaded.isNew) parts.handover?.clear(parts.handover.find().keys());
@@ -485,7 +486,7 @@ export class Store {
     const { database, log, engine } = this.parts;
     const { timeline, count, folded, entryChunks } = await loadDatabase(database, log);
     await engine.load(entryChunks);
-    void engine.loadNotes([...timeline.state.ownNotes.values()]).catch(givenUp);
+    void engine.loadBeside(besideIn(timeline.state)).catch(givenUp);
     this.timeline = timeline;
     this.era++;
     this.readCount = count;

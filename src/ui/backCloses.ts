@@ -36,11 +36,14 @@ function onPopState(event: PopStateEvent): void {
   // The router has nothing to do: the address is the same.
   if (leftHeld) event.stopImmediatePropagation();
   if (top) {
+    // What asks before it closes, or lay under what closed, is there still: the next press finds it held, however soon it
+    // comes. Where nothing is, that press leads on from there.
+    if (leftHeld) hold();
     top.close();
-    // What asks before it closes, or lay under what closed, is there still.
-    setTimeout(() => {
-      if (open.length > 0) hold();
-    });
+    if (!leftHeld)
+      setTimeout(() => {
+        if (open.length > 0) hold();
+      });
   } else if (leftHeld) window.history.back();
 }
 

@@ -1,5 +1,46 @@
+import type { Reminder, ReminderTrigger } from '@/core/model/reminder';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
+import { shortDayText, timeText } from './dates';
 import { words } from './words';
 
-/** When a reminder comes, by its minutes before the start: "10 minutes before". */
-export const reminderText = (minutesBefore: number): string =>
-  minutesBefore === 0 ? words.reminder.atStart : words.reminder.before(words.reminder.minutes(minutesBefore));
+const said = words.reminder;
+
+/** A length without its direction: "2 weeks", "1 day", "1 hour", "10 minutes". */
+export function amountText(days: number, minutes: number): string {
+  const [wholeDays, rest] = [Math.abs(days), Math.abs(minutes)];
+  const parts = [...(wholeDays > 0 ? [said.days(wholeDays)] : []), ...(rest > 0 ? [said.minutes(rest)] : [])];
+  return parts.join(' ');
+}
+
+/** When a reminder comes: "10 minutes before", "The day before at 16:00". */
+export function triggerText(trigger: ReminderTrigger, zone: string): string {
+  switch (trigger.kind) {
+    case 'fixed': {
+      const wall = instantToWall(zone, trigger.at);
+      return said.fixed(shortDayText(Math.floor(wall / DAY)), timeText(wall));
+    }
+    case 'time-of-day':
+      return said.atTime(trigger.daysBefore, timeText(trigger.minute * MINUTE));
+    case 'offset': {
+      const { from, days, minutes } = trigger;
+      if (days === 0 && minutes === 0) return said.at[from];
+      const isBefore = days < 0 || minutes < 0;
+      return (isBefore ? said.before : said.after)[from](amountText(days, minutes));
+    }
+  }
+}
+
+/** What a reminder is, in words: "10 minutes before · by e-mail". */
+export const reminderText = ({ trigger, by, repeat }: Reminder, zone: string): string =>
+  [
+    triggerText(trigger, zone),
+    by === 'notice' ? '' : said.ways[by],
+    repeat ? said.again(repeat.times, said.minutes(repeat.everyMinutes)) : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+/** All that an entry or a calendar reminds by, in one line. */
+export const remindersText = (reminders: readonly Reminder[], zone: string): string =>
+  reminders.map((reminder) => reminderText(reminder, zone)).join(', ') || said.none;

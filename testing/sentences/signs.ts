@@ -85,13 +85,28 @@ board thu 10:00 reminder 1 hour => [board] 2027-03-11T10:00/2027-03-11T11:00 rem
 board thu 10:00 reminder 1 hour before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=60
 board thu 10:00 remind me an hour before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=60
 board thu 10:00 remind me half an hour before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=30
-board thu 10:00 remind me 2 days before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=2880
-board thu 10:00 remind me the day before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=1440
+board thu 10:00 remind me 2 days before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=2d
+board thu 10:00 remind me the day before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=1d
 board thu 10:00 alert me 30 min before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=30
 board thu 10:00 with a 15 min reminder => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=15
+board thu 10:00 text me an hour before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=60/text
+board thu 10:00 mail me the day before at 16:00 => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=1@16:00/email
+board thu 10:00 email me a reminder 2 days before at 9am => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=2@09:00/email
+board thu 10:00 remind me at 4pm the day before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=1@16:00
+board thu 10:00 remind me the evening before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=1@18:00
+board thu 10:00 remind me on the day at 8:00 => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=0@08:00
+board thu 10:00 remind me 5 min before the end => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=end-5
+board thu 10:00 remind me 10 minutes after the end => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=end+10
+board thu 10:00 remind me when i leave => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=leaving-0
+board thu 10:00 remind me 15 min before leaving => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=leaving-15
+board thu 10:00 remind me 10 min before and text me an hour before => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=10,60/text
+board thu 10:00 remind me 20 minutes before by text => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=20/text
+board thu 10:00 remind me 20 minutes before with a sound => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=20/sound
+text me the list thu 10:00 => [text me the list] 2027-03-11T10:00/2027-03-11T11:00
+mail the drawings thu 10:00 => [mail the drawings] 2027-03-11T10:00/2027-03-11T11:00
 board thu 10:00 no reminder => [board] 2027-03-11T10:00/2027-03-11T11:00 remind=never
 remind me to call oona thu 10:00 => [remind me to call oona] 2027-03-11T10:00/2027-03-11T11:00
-board thu 10:00 for 2h remind me 1 week before => [board] 2027-03-11T10:00/2027-03-11T12:00 remind=10080
+board thu 10:00 for 2h remind me 1 week before => [board] 2027-03-11T10:00/2027-03-11T12:00 remind=7d
 board thu 10:00 https://rooms.fennick.example/board => [board] 2027-03-11T10:00/2027-03-11T11:00 link=https://rooms.fennick.example/board
 https://rooms.fennick.example/board board thu 10:00 => [board] 2027-03-11T10:00/2027-03-11T11:00 link=https://rooms.fennick.example/board
 board thu 10:00 www.fennick.example/agenda => [board] 2027-03-11T10:00/2027-03-11T11:00 link=https://www.fennick.example/agenda

@@ -6,4 +6,6 @@ module.exports = {
   grey400: '#bdbdbd',
   grey700: '#616161',
   grey800: '#424242',
+  pinkA100: '#ff80ab',
+  pinkA400: '#f50057',
 };

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { type EntryLineContext, otherReadings, parseEntryLine } from '@/core/entryline';
 import type { EntryLineDraft, LineProblem } from '@/core/entryline/parseEntryLine';
+import type { Reminder } from '@/core/model/reminder';
 import { readRule } from '@/core/recurrence/choices';
 import { expandRule } from '@/core/recurrence/expandRule';
 import { DAY, HOUR, parseLocal } from '@/core/time/civil';
@@ -16,6 +17,14 @@ const problemText = (problem: LineProblem): string =>
   problem.code === 'weekday-differs'
     ? `"${problem.text}" is another weekday`
     : `"${problem.text}" is no ${problem.code === 'no-such-date' ? 'date' : 'time'}`;
+
+/** A reminder: minutes before the start or another anchor, or a time of day so many days before. */
+function printedReminder({ trigger, by }: Reminder) {
+  const way = by === 'notice' ? {} : { by };
+  if (trigger.kind !== 'offset') return { ...trigger, ...way };
+  const from = trigger.from === 'start' ? {} : { from: trigger.from };
+  return { minutes: -(trigger.days * 1440 + trigger.minutes) || 0, ...from, ...way };
+}
 
 /** How many dates a draft makes; null if they go on without end. */
 function datesOf(draft: EntryLineDraft): number | null {
@@ -50,7 +59,7 @@ function printed(text: string, draft: EntryLineDraft, context: EntryLineContext)
     category: draft.categories[0] ?? null,
     availability: draft.availability ?? null,
     visibility: draft.classification ?? null,
-    reminders: (draft.reminders ?? []).map((minutes) => ({ minutes })),
+    reminders: (draft.reminders ?? []).map(printedReminder),
     url: draft.url ?? null,
     problems: draft.problems.map(problemText),
   };

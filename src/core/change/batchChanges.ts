@@ -1,4 +1,6 @@
+import { hasReminder, MOST_REMINDERS, type Reminder } from '../model/reminder';
 import type { State } from '../model/state';
+import { remindersOf } from '../reminders/dueTimes';
 import { editEach, madeOfEach } from './editEach';
 import type { ChangeResult } from './eventFields';
 import { daysBy, moveEntries } from './moveEntry';
@@ -21,6 +23,38 @@ export function moveToCalendar(
   const elsewhere = targets.filter((target) => eventAt(state, target, context)?.calendarId !== calendarId);
   const edited = editEach(state, elsewhere, scope, (event) => ({ ...event, calendarId }), context);
   return madeOfEach(edited, { what: 'entries-to-calendar', name: calendar.name });
+}
+
+/** What becomes of the reminders of several entries: one more, none at all, or those that are usual in their calendars. */
+export type ReminderChange =
+  | { readonly kind: 'add'; readonly reminder: Reminder }
+  | { readonly kind: 'none' }
+  | { readonly kind: 'usual' };
+
+/** Gives several entries a reminder more, takes all of them, or has them follow their calendars again. */
+export function changeReminders(
+  state: State,
+  targets: readonly Target[],
+  change: ReminderChange,
+  scope: SeveralScope,
+  context: ChangeContext,
+): ChangeResult {
+  const edited = editEach(
+    state,
+    targets,
+    scope,
+    (event) => {
+      const { reminders: _, ...rest } = event;
+      if (change.kind === 'usual') return rest;
+      if (change.kind === 'none') return { ...rest, reminders: [] };
+      const usual = state.calendars.get(event.calendarId)?.usualReminders;
+      const before = remindersOf(event, usual);
+      const isThere = hasReminder(before, change.reminder) || before.length >= MOST_REMINDERS;
+      return { ...rest, reminders: isThere ? [...before] : [...before, change.reminder] };
+    },
+    context,
+  );
+  return madeOfEach(edited, { what: 'entries-reminded' });
 }
 
 /** Moves entries by whole days on their own clocks. Of a series, only the chosen occurrences move. */

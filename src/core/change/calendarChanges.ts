@@ -75,6 +75,7 @@ type FurtherFields = Pick<
   Calendar,
   | 'zone'
   | 'defaultLengthMinutes'
+  | 'usualReminders'
   | 'countsAsFree'
   | 'unlisted'
   | 'readOnly'

@@ -44,6 +44,7 @@ export const SUMMARIES = [
   'occurrence-brought-back',
   'entries-binned',
   'entries-to-calendar',
+  'entries-reminded',
   'entries-restored',
   'bin-emptied',
   'calendar-made',

@@ -1,4 +1,5 @@
 import type { Availability, Classification } from '../model/entry';
+import type { Reminder } from '../model/reminder';
 import type { RepeatSaid } from './repeatSaid';
 
 /** What can be said once; no two parts of a reading say the same. */
@@ -16,7 +17,6 @@ export const SLOTS = [
   'calendar',
   'availability',
   'visibility',
-  'reminder',
   'link',
 ] as const;
 export type Slot = (typeof SLOTS)[number];
@@ -66,7 +66,7 @@ export interface Said {
   readonly category?: string;
   readonly availability?: Availability;
   readonly classification?: Classification;
-  readonly minutesBefore?: number;
+  readonly reminder?: Reminder;
   readonly hasNoReminder?: boolean;
   readonly url?: string;
 }

@@ -1,5 +1,6 @@
 import type { Availability, Classification, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
+import type { Reminder } from '../model/reminder';
 import type { Candidate, Doubt, LineProblem, Slot } from './candidate';
 import { likeliestReading, saidBy } from './choose';
 import { type EntryLineContext, type LineContext, lineContext } from './lineContext';
@@ -11,7 +12,8 @@ import { dayRangesIn, momentsIn, spansIn, timeRangesIn } from './parts/ranges';
 import { exceptionsIn, repeatEndsIn } from './parts/repeatEnds';
 import { repeatsIn } from './parts/repeats';
 import { placesIn } from './parts/places';
-import { calendarsIn, linksIn, remindersIn, statesOfEntryIn } from './parts/signs';
+import { remindersIn } from './parts/reminders';
+import { calendarsIn, linksIn, statesOfEntryIn } from './parts/signs';
 import { partsOfDayIn, timesFromNowIn, timesIn } from './parts/times';
 import { zonesIn } from './parts/zones';
 
@@ -55,8 +57,8 @@ export interface EntryLineDraft {
   readonly categories: readonly string[];
   readonly availability?: Availability;
   readonly classification?: Classification;
-  /** Minutes before the start; none at all where the line says that there is none. */
-  readonly reminders?: readonly number[];
+  /** None at all where the line says that there is none. */
+  readonly reminders?: readonly Reminder[];
   readonly url?: string;
   /** What was said, rather than filled in. */
   readonly said: readonly UnderstoodPart[];
@@ -81,7 +83,6 @@ const PART_OF_SLOT: Readonly<Record<Slot, UnderstoodPart>> = {
   calendar: 'calendar',
   availability: 'availability',
   visibility: 'visibility',
-  reminder: 'reminder',
   link: 'link',
 };
 
@@ -141,7 +142,8 @@ function withoutKept(text: string, candidates: readonly Candidate[], kept: reado
 
 const partsOfCandidate = ({ slots, said }: Candidate): UnderstoodPart[] => {
   const parts = slots.map((slot) => PART_OF_SLOT[slot]);
-  return said.category === undefined ? [...new Set(parts)] : ['category'];
+  if (said.category !== undefined) return ['category'];
+  return said.reminder || said.hasNoReminder ? ['reminder'] : [...new Set(parts)];
 };
 
 /**
@@ -165,9 +167,7 @@ export function parseEntryLine(line: string, given: EntryLineContext): EntryLine
   const spans = spansOf(text, parts, written);
   const title = titleOf(line, spans);
   const times = timesOf(said, title, context);
-  const reminders = parts.flatMap(({ said: { minutesBefore } }) =>
-    minutesBefore === undefined ? [] : [minutesBefore],
-  );
+  const reminders = parts.flatMap(({ said: { reminder } }) => reminder ?? []);
   const categories = parts.flatMap(({ said: { category } }) => (category === undefined ? [] : [category]));
   const problems = [...reading.flatMap(({ problem }) => (problem ? [problem] : [])), ...problemsApart];
   const order = (part: UnderstoodPart) => UNDERSTOOD_PARTS.indexOf(part);

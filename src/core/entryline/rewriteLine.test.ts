@@ -1,3 +1,4 @@
+import { noticeBefore } from '../model/reminder';
 import fc from 'fast-check';
 import { FENNICK_LINE } from '../../../testing/readingText';
 import { civilDate, DAY, dateString, MINUTE, parseDate } from '../time/civil';
@@ -29,10 +30,14 @@ test.each<[string, LineChange, string]>([
   ['board #ME thu 10:00', { part: 'calendar', mark: 'DW' }, 'board #DW thu 10:00'],
   ['board thu 10:00 free', { part: 'availability', availability: 'away' }, 'board thu 10:00 (away)'],
   ['board thu 10:00 private', { part: 'visibility', classification: 'public' }, 'board thu 10:00'],
-  ['board thu 10:00', { part: 'reminder', minutes: 60 }, 'board thu 10:00 remind me 1 hour before'],
+  [
+    'board thu 10:00',
+    { part: 'reminder', reminder: noticeBefore(60) },
+    'board thu 10:00 remind me 1 hour before',
+  ],
   [
     'board thu 10:00 remind me 5 min before',
-    { part: 'reminder', minutes: undefined },
+    { part: 'reminder', reminder: undefined },
     'board thu 10:00 no reminder',
   ],
 ])('“%s” with another part', (line, change, expected) => {

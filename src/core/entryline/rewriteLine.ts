@@ -1,4 +1,5 @@
 import type { Availability, Classification } from '../model/entry';
+import type { Reminder, ReminderAnchor, ReminderWay } from '../model/reminder';
 import { civilDate, DAY, MINUTE, weekdayOf } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { ENGLISH } from './language';
@@ -20,7 +21,7 @@ export type LineChange =
   | { readonly part: 'availability'; readonly availability: Availability }
   | { readonly part: 'visibility'; readonly classification: Classification }
   /** Undefined for no reminder. */
-  | { readonly part: 'reminder'; readonly minutes: number | undefined };
+  | { readonly part: 'reminder'; readonly reminder: Reminder | undefined };
 
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 const two = (count: number): string => String(count).padStart(2, '0');
@@ -96,17 +97,49 @@ function whenWords(line: string, draft: EntryLineDraft, change: LineChange, toda
     .join(' ');
 }
 
-const reminderWords = (minutes: number | undefined): string => {
-  if (minutes === undefined) return 'no reminder';
-  if (minutes === 0) return 'remind me at start';
+const amountWords = (days: number, minutes: number): string => {
   const [count, unit] =
-    minutes % 1440 === 0
-      ? [minutes / 1440, 'day']
+    days !== 0
+      ? [Math.abs(days), 'day']
       : minutes % 60 === 0
-        ? [minutes / 60, 'hour']
-        : [minutes, 'minute'];
-  return `remind me ${count} ${unit}${count === 1 ? '' : 's'} before`;
+        ? [Math.abs(minutes) / 60, 'hour']
+        : [Math.abs(minutes), 'minute'];
+  return `${count} ${unit}${count === 1 ? '' : 's'}`;
 };
+
+const ASK: Readonly<Record<ReminderWay, string>> = {
+  notice: 'remind me',
+  sound: 'ring me',
+  email: 'mail me',
+  text: 'text me',
+};
+const AT: Readonly<Record<ReminderAnchor, string>> = {
+  start: 'at the start',
+  end: 'at the end',
+  leaving: 'when I leave',
+};
+const OF: Readonly<Record<ReminderAnchor, string>> = { start: '', end: ' the end', leaving: ' leaving' };
+
+/** A reminder in words that are read as it again; one at a fixed moment can't be said in a line. */
+export function reminderWords({ trigger, by }: Reminder): string {
+  const ask = ASK[by];
+  switch (trigger.kind) {
+    case 'fixed':
+      return '';
+    case 'time-of-day': {
+      const { daysBefore, minute } = trigger;
+      const day =
+        daysBefore === 0 ? 'on the day' : daysBefore === 1 ? 'the day before' : `${daysBefore} days before`;
+      return `${ask} ${day} at ${timeWords(minute)}`;
+    }
+    case 'offset': {
+      const { from, days, minutes } = trigger;
+      if (days === 0 && minutes === 0) return `${ask} ${AT[from]}`;
+      const way = days < 0 || minutes < 0 ? 'before' : 'after';
+      return `${ask} ${amountWords(days, minutes)} ${way}${OF[from]}`;
+    }
+  }
+}
 
 /** What says when stands together, so that a zone stays beside its time. */
 const WHEN: readonly UnderstoodPart[] = ['day', 'time', 'zone', 'length'];
@@ -143,6 +176,11 @@ export function rewriteLine(line: string, draft: EntryLineDraft, change: LineCha
         change.classification === 'public' ? '' : `(${change.classification})`,
       );
     case 'reminder':
-      return replaced(line, spans, ['reminder'], reminderWords(change.minutes));
+      return replaced(
+        line,
+        spans,
+        ['reminder'],
+        change.reminder ? reminderWords(change.reminder) : 'no reminder',
+      );
   }
 }

@@ -5,6 +5,7 @@ import type { FeedSource } from '../model/calendar';
 import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
 import { type FeedAnswer, isFeedDue, refreshFeed } from './refreshFeed';
+import { noticeBefore } from '../model/reminder';
 
 const source: FeedSource = {
   address: 'http://feeds.fennick.example/rota.ics',
@@ -58,10 +59,11 @@ test('reminders and attached files come only where they are wanted', () => {
   const full = event({
     id: 'r',
     uid: 'a',
-    reminders: [{ minutesBefore: 5 }],
+    reminders: [noticeBefore(5)],
     preserved: { properties: [['attach', {}, 'uri', 'http://x.example/a.pdf']], components: [] },
   });
-  expect(refresh(subscribed(), read(full)).entries.get('r')).toMatchObject({ reminders: [] });
+  // It follows the usual ones of its calendar then.
+  expect(refresh(subscribed(), read(full)).entries.get('r')).not.toHaveProperty('reminders');
   expect(refresh(subscribed(), read(full)).entries.get('r')).not.toHaveProperty('preserved');
   const wanted = subscribed({ withReminders: true, withAttachments: true });
   expect(refresh(wanted, read(full)).entries.get('r')).toEqual({ ...full, calendarId: 'rota' });

@@ -23,7 +23,7 @@ const identity = (event: CalendarEvent): string => JSON.stringify([event.uid, ev
 
 /** What a feed's entry is kept as: without reminders or attachments where these are not wanted. */
 function asWanted(event: CalendarEvent, feed: FeedSource): CalendarEvent {
-  const { attachments, preserved, ...rest } = event;
+  const { attachments, preserved, reminders, ...rest } = event;
   const kept = feed.withAttachments
     ? preserved
     : preserved && {
@@ -35,7 +35,7 @@ function asWanted(event: CalendarEvent, feed: FeedSource): CalendarEvent {
     : kept && { ...kept, components: kept.components.filter(([name]) => name !== 'valarm') };
   return {
     ...rest,
-    reminders: feed.withReminders ? event.reminders : [],
+    ...(feed.withReminders && reminders ? { reminders } : {}),
     ...(feed.withAttachments && attachments ? { attachments } : {}),
     ...(alarmless && alarmless.properties.length + alarmless.components.length > 0
       ? { preserved: alarmless }

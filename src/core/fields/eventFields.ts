@@ -23,6 +23,7 @@ import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty'
 import type { Field, RowFor } from './field';
 import { importanceForm, priorityProperty, readPriority } from './importance';
 import { attendeesProperty, conferencesProperty, organizerProperty } from './people';
+import { travelProperty } from './travel';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
@@ -96,10 +97,18 @@ export const EVENT_FIELDS = {
   }),
   reminders: field<EventFields['reminders']>({
     ...apart,
-    initial: [],
+    initial: undefined,
     scope: 'shared',
     published: 'never',
     batch: true,
+  }),
+  travel: field<EventFields['travel']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'never',
+    batch: true,
+    property: travelProperty,
   }),
   location: field({
     initial: '',

@@ -8,6 +8,8 @@ export interface PropertySource {
   readonly text: (name: string) => string;
   /** All properties of a name. */
   readonly all: (name: string) => readonly JCalProperty[];
+  /** The first property whose name is such. */
+  readonly like?: (names: RegExp) => JCalProperty | undefined;
 }
 
 /** How a field stands in a VEVENT. */
@@ -25,6 +27,12 @@ export interface PropertyCodec<Value> {
   readonly unsayable?: {
     readonly is: (text: string) => boolean;
     readonly standsFor: (text: string, value: Value) => boolean;
+  };
+  /** Properties of other writers that say the same: read where ours say nothing, and kept for as long as they say what is so. */
+  readonly foreign?: {
+    readonly names: RegExp;
+    readonly read: (property: JCalProperty) => Value | undefined;
+    readonly says: (property: JCalProperty, value: Value) => boolean;
   };
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Colour } from './colour';
 import { Preserved } from './preserved';
+import { UsualReminders } from './reminder';
 
 /** How often a feed is read again, in minutes: from a quarter of an hour to a week. */
 export const FEED_INTERVALS = [15, 60, 360, 1440, 10_080] as const;
@@ -73,6 +74,8 @@ export const Calendar = z.object({
   zone: z.string().min(1).optional(),
   /** How long a new entry is, where it is not as set for all. */
   defaultLengthMinutes: z.number().int().min(5).max(1440).optional(),
+  /** What its entries remind by that have no reminders of their own. */
+  usualReminders: UsualReminders.optional(),
   /** Entries that take no time of the person's: they count for no load, whatever they say themselves. */
   countsAsFree: z.literal(true).optional(),
   /** Taken off the chips, and kept. */

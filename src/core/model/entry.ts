@@ -5,6 +5,7 @@ import { CalendarUser, Conference } from './calendarUser';
 import { Colour } from './colour';
 import { EventTime } from './eventTime';
 import { Preserved } from './preserved';
+import { Reminder } from './reminder';
 
 export const AVAILABILITIES = ['busy', 'tentative', 'free', 'away'] as const;
 export const CLASSIFICATIONS = ['public', 'private', 'confidential'] as const;
@@ -42,17 +43,13 @@ export type Recurrence = z.infer<typeof Recurrence>;
 /** The longest title of an entry, in UTF-16 units. */
 export const LONGEST_TITLE = 1000;
 
-/** A reminder (VALARM with a relative trigger): so many minutes before the start. */
-export const Reminder = z.object({
-  minutesBefore: z
-    .number()
-    .int()
-    .min(0)
-    .max(60 * 24 * 366),
-  /** What it says, where that is not the entry's title. */
-  description: z.string().optional(),
-});
-export type Reminder = z.infer<typeof Reminder>;
+/** The longest way there or back, in minutes: a week. */
+export const LONGEST_TRAVEL = 10_080;
+const TravelMinutes = z.number().int().min(0).max(LONGEST_TRAVEL);
+
+/** The way to an event and back, in minutes: time that is taken before its start and after its end. */
+export const Travel = z.object({ there: TravelMinutes, back: TravelMinutes });
+export type Travel = z.infer<typeof Travel>;
 
 /** What every entry holds, whatever it is: what the bin, calendars, categories, files and feeds are about. */
 export const EntryBase = z.object({
@@ -66,7 +63,8 @@ export const EntryBase = z.object({
   notes: z.string(),
   url: z.string(),
   location: z.string(),
-  reminders: z.array(Reminder),
+  /** Its own; without them it follows the usual ones of its calendar. */
+  reminders: z.array(Reminder).optional(),
   sequence: z.number().int().min(0),
   /** Instants in milliseconds. */
   created: z.number(),
@@ -97,6 +95,8 @@ export const CalendarEvent = EntryBase.extend({
   /** Whether the change holds for the later occurrences too (RANGE, RFC 5545 3.2.13). */
   recurrenceRange: z.literal('this-and-future').optional(),
   availability: Availability,
+  /** Not there where there is no way. */
+  travel: Travel.optional(),
   /** Where it is held from afar (RFC 7986 5.11). */
   conferences: z.array(Conference).optional(),
   /** Of whole days that were hours before: how long it was, and will be again. */

@@ -1,8 +1,10 @@
 import { attendeesProperty, conferencesProperty, organizerProperty } from '../fields/people';
 import type { PropertyCodec } from '../fields/field';
 import { priorityProperty } from '../fields/importance';
-import type { JCalProperty } from './jcal';
+import { readAlarms } from '../fields/alarms';
+import type { JCalComponent, JCalProperty } from './jcal';
 import type { Migration } from './migration';
+import { noticeBefore } from './reminder';
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -42,8 +44,44 @@ export const keptTextAsFields: Migration = (record) => {
   return { ...rest, ...fields, ...(isEmpty ? {} : { preserved: { ...preserved, properties } }) };
 };
 
-/** The same of an entry in the bin. */
-export const keptTextAsFieldsInBin: Migration = (record) => ({
-  ...record,
-  ...(isRecord(record.entry) ? { entry: keptTextAsFields(record.entry) } : {}),
-});
+/** What a reminder was up to version 2, as it is now: minutes before the start, by notice. */
+export function reminderNow(reminder: unknown): unknown {
+  if (!isRecord(reminder) || typeof reminder.minutesBefore !== 'number') return reminder;
+  const { minutesBefore, ...rest } = reminder;
+  return { ...noticeBefore(minutesBefore), ...rest };
+}
+
+/**
+ * Version 3: reminders say more than minutes before the start, and alarms that were kept as a file gave them are reminders. An
+ * entry that had none follows the usual ones of its calendar, of which there were none.
+ */
+export const alarmsAsReminders: Migration = (record) => {
+  const { reminders, preserved, ...rest } = record;
+  const components =
+    isRecord(preserved) && Array.isArray(preserved.components)
+      ? (preserved.components as JCalComponent[])
+      : undefined;
+  const read = readAlarms(components ?? [], { title: typeof record.title === 'string' ? record.title : '' });
+  const all = [...(Array.isArray(reminders) ? reminders.map(reminderNow) : []), ...(read.reminders ?? [])];
+  const isEmpty =
+    isRecord(preserved) &&
+    read.kept.length === 0 &&
+    preserved.parameters === undefined &&
+    Array.isArray(preserved.properties) &&
+    preserved.properties.length === 0;
+  return {
+    ...rest,
+    ...(all.length > 0 ? { reminders: all } : {}),
+    ...(preserved === undefined || isEmpty
+      ? {}
+      : { preserved: components ? { ...(preserved as object), components: read.kept } : preserved }),
+  };
+};
+
+/** A migration of entries, for entries in the bin. */
+export const inBin =
+  (migration: Migration): Migration =>
+  (record) => ({
+    ...record,
+    ...(isRecord(record.entry) ? { entry: migration(record.entry) } : {}),
+  });

@@ -37,6 +37,31 @@ export type ZoneRail = z.infer<typeof ZoneRail>;
 /** The most zone rails beside the home zone's. */
 export const MOST_ZONE_RAILS = 3;
 
+/** When no reminder is heard; what falls due then comes afterwards. */
+export const QuietTimes = z.object({
+  /** Minutes of the day, over midnight where the end is before the start. */
+  hours: WorkingSpan.optional(),
+  /** Whether only the working hours are not quiet. */
+  onlyWorkingHours: z.boolean(),
+  /** Calendars whose reminders are heard at any time. */
+  exceptCalendarIds: z.array(z.string()),
+});
+export type QuietTimes = z.infer<typeof QuietTimes>;
+
+/** Where messages of the person's own go. */
+export const OwnAddresses = z.object({
+  email: z.string().max(254).default(''),
+  phone: z.string().max(40).default(''),
+});
+export type OwnAddresses = z.infer<typeof OwnAddresses>;
+
+/** The day's run-down by e-mail: at which minute of the day, and on which ISO weekdays. */
+export const RunDownTimes = z.object({
+  minute: z.number().int().min(0).max(1439),
+  weekdays: z.array(z.number().int().min(1).max(7)),
+});
+export type RunDownTimes = z.infer<typeof RunDownTimes>;
+
 export const Settings = z.object({
   id: z.literal('settings'),
   homeZone: z.string().min(1),
@@ -59,6 +84,11 @@ export const Settings = z.object({
   secondCalendarSystem: z.string().optional(),
   /** What was chosen in the entry line where words could be meant in two ways, by the pattern of the words. */
   lineHabits: z.record(z.string().max(40), z.string().max(40)).optional(),
+  quiet: QuietTimes.optional(),
+  /** Whether reminders with a sound are heard. */
+  reminderSound: z.literal(true).optional(),
+  addresses: OwnAddresses.optional(),
+  runDown: RunDownTimes.optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */
   demoNow: z.string().optional(),
 });

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { Calendar } from './calendar';
+import { CameReminder } from './cameReminder';
 import { Category } from './category';
 import { Entry } from './entry';
-import { keptTextAsFields, keptTextAsFieldsInBin } from './entryMigrations';
+import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
 import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
@@ -28,10 +29,14 @@ export type Foldable = (typeof FOLDABLE)[number];
 /** What the application remembers between visits that is no data of the person: never part of undo. */
 export const Session = z.object({
   id: z.literal('session'),
-  /** No reminder that fell due up to this instant waits for an answer. */
+  /** All reminders that fell due up to this instant were found. */
   remindedUntil: z.number().optional(),
-  /** Reminders after it that were dismissed, by their keys. */
+  /** Up to release 0.1: reminders after it that were dismissed, by their keys. */
   dismissed: z.array(z.string()).optional(),
+  /** Where this browser's messages are handed over, and what proves that they are its own. */
+  messageBox: z.object({ token: z.string().min(22), key: z.string().min(22) }).optional(),
+  /** How many more came while nobody looked than are kept one by one. */
+  remindersPassed: z.number().optional(),
   /** The device's zone that the person was asked about, where it is not the home zone. */
   askedZone: z.string().optional(),
   /** When a backup was last saved, or its offer was put off. */
@@ -56,17 +61,31 @@ interface Collection {
 }
 
 const none: readonly Migration[] = [];
+const ENTRY_MIGRATIONS = [keptTextAsFields, alarmsAsReminders] as const;
 
 /** The collections of records; a record is known by its collection and id. */
 export const COLLECTIONS = {
   calendars: { schema: Calendar, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
-  entries: { schema: Entry, migrations: [keptTextAsFields], chunks: 64, isBackedUp: true, isContent: true },
-  bin: { schema: BinItem, migrations: [keptTextAsFieldsInBin], chunks: 8, isBackedUp: true, isContent: true },
+  entries: {
+    schema: Entry,
+    migrations: ENTRY_MIGRATIONS,
+    chunks: 64,
+    isBackedUp: true,
+    isContent: true,
+  },
+  bin: {
+    schema: BinItem,
+    migrations: ENTRY_MIGRATIONS.map(inBin),
+    chunks: 8,
+    isBackedUp: true,
+    isContent: true,
+  },
   categories: { schema: Category, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   ownNotes: { schema: OwnNote, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   settings: { schema: Settings, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
   presets: { schema: ViewPreset, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   periodSets: { schema: PeriodSet, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;
 

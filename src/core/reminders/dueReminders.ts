@@ -1,65 +1,128 @@
-import { MINUTE } from '../time/civil';
-import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
+import type { CalendarEvent } from '../model/entry';
+import type { Reminder, ReminderWay } from '../model/reminder';
 import type { Occurrence } from '../schedule/occurrence';
+import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
+import { DAY, HOUR } from '../time/civil';
+import { remindedSpan, remindersOf, reminderTimes } from './dueTimes';
+import type { ReminderIndex } from './reminderIndex';
 
 /** A reminder at the instant when it is due. */
 export interface DueReminder {
+  /** Known by it: what it reminds of, when, and by which way. */
   readonly key: string;
   readonly due: number;
-  readonly minutesBefore: number;
+  readonly by: ReminderWay;
   readonly occurrence: Occurrence;
+  /** When one leaves for it, where there is a way. */
+  readonly leave?: number;
+  /** What it says, where that is not the title. */
+  readonly description?: string;
+}
+
+/** What a question about reminders is put to. */
+export interface Reminded {
+  readonly index: OccurrenceIndex;
+  readonly reminders: ReminderIndex;
+}
+
+/** A wide question in milliseconds, each as far again: what comes soon is found without looking at what comes late. */
+const HORIZONS = [HOUR, DAY, 8 * DAY, 40 * DAY, 400 * DAY, 1800 * DAY];
+
+/** The key of a due reminder. One at a fixed instant comes once for a series, whatever was changed in it. */
+const keyOf = (
+  { key, entryId }: Pick<Occurrence, 'key' | 'entryId'>,
+  event: CalendarEvent,
+  reminder: Reminder,
+  due: number,
+): string => {
+  const isFixed = reminder.trigger.kind === 'fixed';
+  return `${isFixed ? (event.seriesId ?? entryId) : key}#${due}#${reminder.by}`;
+};
+
+function dueOf(
+  occurrence: Occurrence,
+  event: CalendarEvent,
+  reminder: Reminder,
+  due: number,
+  leave: number,
+): DueReminder {
+  return {
+    key: keyOf(occurrence, event, reminder, due),
+    due,
+    by: reminder.by,
+    occurrence,
+    ...(leave === occurrence.start ? {} : { leave }),
+    ...(reminder.description === undefined ? {} : { description: reminder.description }),
+  };
 }
 
 /**
- * The reminders that fall due after `from` and up to `to`, oldest first, however long before. Reminders for what is
- * cancelled are left out, and those of the calendars that the filter hides.
+ * The reminders that fall due after `from` and up to `to`, oldest first, however far from what they remind of. Those of what
+ * is cancelled are left out, and those of the calendars that the filter hides; two that come at the same time by the same
+ * way are one.
+ * @param ways by which they come; by any without
+ * @param only the events that are looked at; all without
  */
 export function dueReminders(
-  index: OccurrenceIndex,
+  { index, reminders }: Reminded,
   from: number,
   to: number,
   viewZone: string,
   filter: OccurrenceFilter,
+  ways?: ReadonlySet<ReminderWay>,
+  only?: ReadonlySet<string>,
 ): DueReminder[] {
-  const found: DueReminder[] = [];
-  // Each lead looks at its own time: a reminder a year ahead costs no expansion of that year.
-  for (const [minutesBefore, ids] of index.reminding()) {
-    const lead = minutesBefore * MINUTE;
-    const window = { start: from + lead, end: to + lead + 1 };
-    for (const occurrence of index.between(window, viewZone, filter, ids)) {
-      const due = occurrence.start - lead;
-      if (occurrence.status === 'cancelled' || due <= from || due > to) continue;
-      if (!index.fieldsOf(occurrence)?.reminders.some((reminder) => reminder.minutesBefore === minutesBefore))
-        continue;
-      found.push({ key: `${occurrence.key}#${due}`, due, minutesBefore, occurrence });
+  const found = new Map<string, DueReminder>();
+  const look = (occurrence: Occurrence, event: CalendarEvent | undefined, isFixed = false): void => {
+    if (!event || occurrence.status === 'cancelled') return;
+    const span = remindedSpan(event, occurrence);
+    for (const reminder of remindersOf(event, reminders.usualOf(event.calendarId))) {
+      if ((reminder.trigger.kind === 'fixed') !== isFixed || (ways && !ways.has(reminder.by))) continue;
+      for (const due of reminderTimes(reminder, span, viewZone)) {
+        if (due <= from || due > to) continue;
+        const one = dueOf(occurrence, event, reminder, due, span.leave);
+        if (!found.has(one.key)) found.set(one.key, one);
+      }
     }
+  };
+  for (const { low, high, has } of reminders.groups(ways, only)) {
+    const window = { start: from - high, end: to - low + 1 };
+    for (const occurrence of index.between(window, viewZone, filter, { has }))
+      look(occurrence, index.fieldsOf(occurrence));
   }
-  return found.sort((a, b) => a.due - b.due || (a.key < b.key ? -1 : 1));
-}
-
-/** What is known of the reminders that were answered. */
-export interface Answered {
-  /** No reminder up to this instant waits for an answer. */
-  readonly remindedUntil: number;
-  readonly dismissed: readonly string[];
+  for (const id of reminders.fixedIds()) {
+    if (only && !only.has(id)) continue;
+    const event = index.get(id);
+    if (!event || filter.hiddenCalendarIds?.includes(event.calendarId)) continue;
+    const isDue = event.reminders?.some(
+      (reminder) =>
+        reminder.trigger.kind === 'fixed' &&
+        reminderTimes(reminder, { start: 0, end: 0, leave: 0 }, viewZone).some(
+          (due) => due > from && due <= to,
+        ),
+    );
+    const occurrence = isDue ? index.representative(id, from, viewZone, filter) : undefined;
+    if (occurrence) look(occurrence, event, true);
+  }
+  return [...found.values()].sort((a, b) => a.due - b.due || (a.key < b.key ? -1 : 1));
 }
 
 /**
- * What is known after some of the waiting reminders were dismissed: the others wait on, also those of the same minute.
- * @param waiting all that wait, oldest first
- * @param now up to when reminders were looked for
+ * When the next reminder falls due after an instant, or undefined if none does within five years.
+ * @param ways by which it comes; by any without
  */
-export function dismissReminders(
-  waiting: readonly DueReminder[],
-  keys: readonly string[],
-  { dismissed }: Pick<Answered, 'dismissed'>,
-  now: number,
-): Answered {
-  const rest = waiting.filter(({ key }) => !keys.includes(key));
-  const remindedUntil = rest[0] ? rest[0].due - 1 : now;
-  const dueOf = (key: string) => Number(key.slice(key.lastIndexOf('#') + 1));
-  return {
-    remindedUntil,
-    dismissed: [...new Set([...dismissed, ...keys])].filter((key) => dueOf(key) > remindedUntil),
-  };
+export function nextDue(
+  reminded: Reminded,
+  after: number,
+  viewZone: string,
+  filter: OccurrenceFilter,
+  ways?: ReadonlySet<ReminderWay>,
+): number | undefined {
+  let from = after;
+  for (const horizon of HORIZONS) {
+    const [first] = dueReminders(reminded, from, after + horizon, viewZone, filter, ways);
+    if (first) return first.due;
+    from = after + horizon;
+  }
+  return undefined;
 }

@@ -1,7 +1,7 @@
 import type { WorkingPattern } from '../model/settings';
 import { DAY, MINUTE } from '../time/civil';
 import { workingDay, workingMinutes } from '../time/workingPattern';
-import { daysOf, type Occurrence, type TakenSpan, takesTime } from './occurrence';
+import { daysOf, type Occurrence, takenRange, type TakenSpan, takesTime } from './occurrence';
 
 /** How much of a day's working hours is booked, in minutes; overlaps count once. */
 export interface DayLoad {
@@ -84,6 +84,12 @@ function spansByDay<Span extends { readonly startWall: number; readonly endWall:
   return days;
 }
 
+/** From when until when each takes the time, by calendar, in order. */
+const inOrderOfTaking = (occurrences: readonly Occurrence[]) =>
+  occurrences
+    .map((occurrence) => ({ calendarId: occurrence.calendarId, ...takenRange(occurrence) }))
+    .sort((a, b) => a.start - b.start);
+
 /** Minutes that each calendar's timed entries take between two instants, half-open; overlaps once a calendar. */
 export function minutesByCalendar(
   occurrences: readonly Occurrence[],
@@ -91,7 +97,7 @@ export function minutesByCalendar(
 ): Record<string, number> {
   const taken = new Map<string, { minutes: number; until: number }>();
   const timed = occurrences.filter((occurrence) => !occurrence.allDay && takesTime(occurrence));
-  for (const { calendarId, start, end } of timed.sort((a, b) => a.start - b.start)) {
+  for (const { calendarId, start, end } of inOrderOfTaking(timed)) {
     const { minutes, until } = taken.get(calendarId) ?? { minutes: 0, until: window.start };
     const to = Math.min(end, window.end);
     if (to > until && start < window.end)
@@ -115,11 +121,11 @@ export function gapsBetween(
 ): Gap[] {
   const gaps: Gap[] = [];
   let free = from;
-  for (const occurrence of occurrences.filter(takesTime).sort((a, b) => a.start - b.start)) {
-    if (occurrence.end <= free) continue;
-    if (occurrence.start >= to) break;
-    if (occurrence.start - free >= minimum) gaps.push({ start: free, end: occurrence.start });
-    free = Math.max(free, occurrence.end);
+  for (const { start, end } of inOrderOfTaking(occurrences.filter(takesTime))) {
+    if (end <= free) continue;
+    if (start >= to) break;
+    if (start - free >= minimum) gaps.push({ start: free, end: start });
+    free = Math.max(free, end);
   }
   if (to - free >= minimum) gaps.push({ start: free, end: to });
   return gaps;

@@ -1,7 +1,8 @@
 import type { Colour } from '../model/colour';
-import type { CalendarEvent } from '../model/entry';
-import { DAY } from '../time/civil';
-import { ownZone, wallOf } from '../time/eventTime';
+import type { CalendarEvent, Travel } from '../model/entry';
+import type { UsualReminders } from '../model/reminder';
+import { DAY, MINUTE } from '../time/civil';
+import { type InstantRange, ownZone, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
 
 /** One instance of an entry in time, with what a view draws of it. */
@@ -31,7 +32,10 @@ export interface Occurrence {
   readonly recurring: boolean;
   /** An occurrence that differs from its series. */
   readonly changed: boolean;
-  readonly reminds: boolean;
+  /** Whether it has reminders of its own; undefined where it follows its calendar. */
+  readonly reminds: boolean | undefined;
+  /** The ways there and back, where there are any. */
+  readonly ways?: Ways | undefined;
   /** A colour of its own, in place of its calendar's. */
   readonly colour?: Colour | undefined;
   readonly categories?: readonly string[] | undefined;
@@ -74,7 +78,8 @@ export function occurrenceOf(
     status: event.status,
     recurring: !!event.recurrence || event.seriesId !== undefined,
     changed: event.seriesId !== undefined && at.entryId === undefined,
-    reminds: event.reminders.length > 0,
+    reminds: event.reminders && event.reminders.length > 0,
+    ways: waysOf(event.travel, at, viewZone),
     colour: event.colour,
     categories: event.categories.length > 0 ? event.categories : undefined,
     timedMinutes: event.timedMinutes,
@@ -105,13 +110,70 @@ export interface TakenSpan {
   readonly whole: boolean;
 }
 
-/** The time that occurrences take. */
+/** When one leaves for something and is back from it: instants, and wall times in the viewer's zone, in milliseconds. */
+export interface Ways {
+  /** The start, where there is no way there. */
+  readonly leave: number;
+  readonly leaveWall: number;
+  /** The end, where there is no way back. */
+  readonly home: number;
+  readonly homeWall: number;
+}
+
+/** The ways of an event at given instants; undefined where it has none. */
+export function waysOf(
+  travel: Travel | undefined,
+  { start, end }: InstantRange,
+  viewZone: string,
+): Ways | undefined {
+  if (!travel) return undefined;
+  const leave = start - travel.there * MINUTE;
+  const home = end + travel.back * MINUTE;
+  return {
+    leave,
+    leaveWall: instantToWall(viewZone, leave),
+    home,
+    homeWall: instantToWall(viewZone, home),
+  };
+}
+
+/** Whether one has to leave for it. */
+export const hasWayThere = ({ start, ways }: Pick<Occurrence, 'start' | 'ways'>): boolean =>
+  ways !== undefined && ways.leave < start;
+
+/** The time that occurrences take, the ways to them and back with it. */
 export const takenSpans = (occurrences: readonly Occurrence[]): TakenSpan[] =>
-  occurrences.filter(takesTime).map((occurrence) => ({
-    startWall: occurrence.startWall,
-    endWall: occurrence.endWall,
-    whole: isRibbon(occurrence),
-  }));
+  occurrences.filter(takesTime).flatMap((occurrence) => {
+    const { startWall, endWall, ways } = occurrence;
+    return spansOf(startWall, endWall, isRibbon(occurrence), ways);
+  });
+
+/** The time that an event takes, its ways with it: beside whole days, they are spans of their own. */
+export function spansOf(
+  startWall: number,
+  endWall: number,
+  whole: boolean,
+  ways: Ways | undefined,
+): TakenSpan[] {
+  if (!ways) return [{ startWall, endWall, whole }];
+  const { leaveWall, homeWall } = ways;
+  if (!whole) return [{ startWall: leaveWall, endWall: homeWall, whole }];
+  return [
+    { startWall, endWall, whole },
+    ...(leaveWall < startWall ? [{ startWall: leaveWall, endWall: startWall, whole: false }] : []),
+    ...(homeWall > endWall ? [{ startWall: endWall, endWall: homeWall, whole: false }] : []),
+  ];
+}
+
+/** From when until when an occurrence takes the time, the ways there and back with it. Instants, half-open. */
+export const takenRange = ({ start, end, ways }: Pick<Occurrence, 'start' | 'end' | 'ways'>): InstantRange =>
+  ways ? { start: ways.leave, end: ways.home } : { start, end };
+
+/** Whether it reminds, by its own reminders or by those that are usual in its calendar. */
+export const isReminded = (
+  { reminds, allDay }: Pick<Occurrence, 'reminds' | 'allDay'>,
+  usual: UsualReminders | undefined,
+): boolean => reminds ?? ((allDay ? usual?.wholeDays : usual?.timed)?.length ?? 0) > 0;
 
 /** Whether it takes the time: counts as booked. */
 export const takesTime = (occurrence: Pick<Occurrence, 'availability' | 'status'>): boolean =>

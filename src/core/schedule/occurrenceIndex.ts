@@ -5,13 +5,21 @@ import { type RangeChange, rangeChangeAt, rangeChanges, shapeAt } from '../recur
 import { TooManyDatesError } from '../recurrence/expandRule';
 import { Series, type SeriesDate } from '../recurrence/series';
 import type { DayOffLookup } from '../recurrence/skipDaysOff';
-import { DAY, parseLocal } from '../time/civil';
+import { DAY, MINUTE, parseLocal } from '../time/civil';
 import { type InstantRange, instantOf, rangesOverlap, wallOf, zoneOf } from '../time/eventTime';
 import { instantToWall, startOfDay } from '../time/zones';
 import { Budget } from './budget';
 import { DaysOff } from './daysOff';
 import { type Interval, IntervalIndex } from './intervalIndex';
-import { type Occurrence, occurrenceOf, takenSpans, type TakenSpan, takesTime } from './occurrence';
+import {
+  type Occurrence,
+  occurrenceOf,
+  spansOf,
+  takenSpans,
+  type TakenSpan,
+  takesTime,
+  waysOf,
+} from './occurrence';
 
 /** Floating times and dates lie up to this far from where UTC would read them. */
 const ZONE_REACH = 15 * 60 * 60 * 1000;
@@ -51,8 +59,8 @@ export class OccurrenceIndex {
   private readonly daysOff = new Map<string, DaysOff>();
   private at: ((id: string | undefined) => void) | undefined;
   private readonly troubles = new Map<string, Trouble>();
-  /** Which events remind how long before, read when it is first asked for. */
-  private reminders: ReadonlyMap<number, ReadonlySet<string>> | undefined;
+  /** The longest way there or back of any event that was here, in milliseconds. */
+  private longestWay = 0;
 
   /**
    * Replaces everything.
@@ -65,7 +73,7 @@ export class OccurrenceIndex {
     this.overridden.clear();
     this.ranges.clear();
     this.daysOff.clear();
-    this.reminders = undefined;
+    this.longestWay = 0;
     const intervals: Interval[] = [];
     this.troubles.clear();
     for (const event of events) {
@@ -129,7 +137,6 @@ export class OccurrenceIndex {
   /** Puts an event in place of the one of its id. */
   put(event: CalendarEvent): void {
     this.remove(event.id);
-    if (event.reminders.length > 0) this.reminders = undefined;
     this.hold(event);
     this.forgetDaysOff(event);
     this.attempt(event.id, () => {
@@ -146,8 +153,15 @@ export class OccurrenceIndex {
     });
   }
 
+  /** A window with what lies so near to it that a way there or back may reach into it. */
+  withWays({ start, end }: InstantRange): InstantRange {
+    return { start: start - this.longestWay, end: end + this.longestWay };
+  }
+
   private hold(event: CalendarEvent): void {
     this.events.set(event.id, event);
+    if (event.travel)
+      this.longestWay = Math.max(this.longestWay, event.travel.there * MINUTE, event.travel.back * MINUTE);
     if (event.seriesId === undefined) return;
     const known = this.changed.get(event.seriesId);
     if (known) known.add(event.id);
@@ -157,7 +171,6 @@ export class OccurrenceIndex {
   remove(id: string): void {
     const event = this.events.get(id);
     if (!event) return;
-    if (event.reminders.length > 0) this.reminders = undefined;
     this.events.delete(id);
     if (event.seriesId !== undefined) this.changed.get(event.seriesId)?.delete(id);
     this.forgetDaysOff(event);
@@ -207,21 +220,6 @@ export class OccurrenceIndex {
     return this.events.values();
   }
 
-  /** The events that have reminders, by how many minutes before: of a series with changes, all that hold in it. */
-  reminding(): ReadonlyMap<number, ReadonlySet<string>> {
-    if (this.reminders) return this.reminders;
-    const reminders = new Map<number, Set<string>>();
-    for (const event of this.events.values())
-      for (const { minutesBefore } of event.reminders) {
-        const ids = reminders.get(minutesBefore) ?? new Set();
-        ids.add(event.id);
-        // A change that holds for later occurrences reminds of those of its series.
-        if (event.recurrenceRange && event.seriesId !== undefined) ids.add(event.seriesId);
-        reminders.set(minutesBefore, ids);
-      }
-    return (this.reminders = reminders);
-  }
-
   /**
    * What touches a window of instants, by start, longer first, then by key: a stable order.
    * @param only the events that are looked at; all without
@@ -230,7 +228,7 @@ export class OccurrenceIndex {
     window: InstantRange,
     viewZone: string,
     filter: OccurrenceFilter = {},
-    only?: ReadonlySet<string>,
+    only?: Pick<ReadonlySet<string>, 'has'>,
   ): Occurrence[] {
     const hidden = new Set(filter.hiddenCalendarIds ?? []);
     const found: Occurrence[] = [];
@@ -264,7 +262,7 @@ export class OccurrenceIndex {
    * @param accepts which events count
    */
   takenBetween(
-    window: InstantRange,
+    asked: InstantRange,
     viewZone: string,
     filter: OccurrenceFilter,
     accepts: (event: CalendarEvent) => boolean,
@@ -273,13 +271,18 @@ export class OccurrenceIndex {
     const counts = (event: CalendarEvent) =>
       takesTime(event) && !hidden.has(event.calendarId) && accepts(event);
     const spans: TakenSpan[] = [];
+    const window = this.withWays(asked);
     const add = (event: CalendarEvent, start: number, end: number): void => {
       const wall = instantToWall(viewZone, start);
+      const ways = waysOf(event.travel, { start, end }, viewZone);
       if (event.start.kind === 'date') {
         const startWall = Math.round(wall / DAY) * DAY;
-        spans.push({ startWall, endWall: startWall + wallOf(event.end) - wallOf(event.start), whole: true });
-      } else
-        spans.push({ startWall: wall, endWall: instantToWall(viewZone, end), whole: end - start >= DAY });
+        const endWall = startWall + wallOf(event.end) - wallOf(event.start);
+        spans.push(...spansOf(startWall, endWall, true, ways));
+      } else {
+        const endWall = instantToWall(viewZone, end);
+        spans.push(...spansOf(wall, endWall, end - start >= DAY, ways));
+      }
     };
     for (const id of this.singles.touching(window.start - ZONE_REACH, window.end + ZONE_REACH)) {
       const event = this.events.get(id)!;

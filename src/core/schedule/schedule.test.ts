@@ -1,6 +1,6 @@
 import { makeDemo } from '../../../demo/makeDemo';
 import fc from 'fast-check';
-import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
+import { date, event, FENNICK, remindedOf, series, zoned } from '../../../testing/samples';
 import { dueReminders } from '../reminders/dueReminders';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { DAY, parseDate } from '../time/civil';
@@ -8,6 +8,7 @@ import { IntervalIndex } from './intervalIndex';
 import { gapsBetween, loadOfDays, minutesByCalendar } from './load';
 import { takenSpans, type TakenSpan } from './occurrence';
 import { dayWindow, OccurrenceIndex } from './occurrenceIndex';
+import { noticeBefore } from '../model/reminder';
 
 test('the interval index answers as a look at every interval does, also after adding and removing', () => {
   const interval = fc.tuple(fc.integer({ min: 0, max: 500 }), fc.integer({ min: 0, max: 300 }));
@@ -136,18 +137,18 @@ test('hours of a calendar are those that pass, on the night of a clock change to
 });
 
 test('reminders fall due once, before their start, oldest first, and not for what is cancelled', () => {
-  const index = indexOf(
-    event({ title: 'soon', reminders: [{ minutesBefore: 10 }] }),
+  const reminded = remindedOf(
+    event({ title: 'soon', reminders: [noticeBefore(10)] }),
     event({
       title: 'trip',
       start: zoned('2027-03-20T08:00'),
       end: zoned('2027-03-20T09:00'),
-      reminders: [{ minutesBefore: 10 * 24 * 60 + 18 * 60 + 11 }],
+      reminders: [noticeBefore(10 * 24 * 60 + 18 * 60 + 11)],
     }),
-    event({ title: 'off', status: 'cancelled', reminders: [{ minutesBefore: 10 }] }),
+    event({ title: 'off', status: 'cancelled', reminders: [noticeBefore(10)] }),
   );
   const due = (from: string, to: string, hiddenCalendarIds: string[] = []) =>
-    dueReminders(index, Date.parse(from), Date.parse(to), FENNICK, {
+    dueReminders(reminded, Date.parse(from), Date.parse(to), FENNICK, {
       workingPattern: standardWorkingPattern,
       hiddenCalendarIds,
     }).map(({ occurrence }) => occurrence.title);

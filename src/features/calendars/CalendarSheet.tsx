@@ -21,6 +21,7 @@ import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { AS_EVERYWHERE, CalendarForm, formOfCalendar } from './calendarForm';
 import { HuePicker } from './HuePicker';
+import { UsualReminderFields } from './UsualReminderFields';
 
 const said = exchangeWords.calendars;
 
@@ -117,6 +118,9 @@ export function CalendarSheet({
       ) : (
         <OwnTimeFields control={control} />
       )}
+      <FormField control={control} name="usual">
+        {({ value, onChange }) => <UsualReminderFields value={value} onChange={onChange} />}
+      </FormField>
       <FormField control={control} name="kinds">
         {({ value, onChange }) => (
           <ToggleRow

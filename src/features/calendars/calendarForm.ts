@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { CalendarFields } from '@/core/change/calendarChanges';
 import { type Calendar, FeedOptions } from '@/core/model/calendar';
 import { Colour } from '@/core/model/colour';
+import { UsualReminders } from '@/core/model/reminder';
 import { words } from '@/ui/words';
 
 /** The value of a choice that is made for all calendars elsewhere. */
@@ -21,22 +22,26 @@ export const CalendarForm = z
     zone: z.string(),
     /** Minutes, as a text. */
     length: z.string(),
+    usual: UsualReminders,
     /** What it is beside its name: set, or not. */
     kinds: z.array(z.enum(KINDS)),
     /** How it is read, for a calendar that is a feed. */
     feed: FeedOptions.optional(),
   })
-  .transform(({ zone, length, kinds, feed, ...plain }): { fields: CalendarFields; feed?: FeedOptions } => ({
-    fields: {
-      ...plain,
-      zone: own(zone),
-      defaultLengthMinutes: length === AS_EVERYWHERE ? undefined : Number(length),
-      countsAsFree: kinds.includes('busy') ? undefined : true,
-      unlisted: kinds.includes('listed') ? undefined : true,
-      readOnly: kinds.includes('readOnly') ? true : undefined,
-    },
-    ...(feed ? { feed } : {}),
-  }));
+  .transform(
+    ({ zone, length, kinds, feed, usual, ...plain }): { fields: CalendarFields; feed?: FeedOptions } => ({
+      fields: {
+        ...plain,
+        zone: own(zone),
+        defaultLengthMinutes: length === AS_EVERYWHERE ? undefined : Number(length),
+        usualReminders: usual.timed.length + usual.wholeDays.length > 0 ? usual : undefined,
+        countsAsFree: kinds.includes('busy') ? undefined : true,
+        unlisted: kinds.includes('listed') ? undefined : true,
+        readOnly: kinds.includes('readOnly') ? true : undefined,
+      },
+      ...(feed ? { feed } : {}),
+    }),
+  );
 export type CalendarForm = z.input<typeof CalendarForm>;
 
 /** The form of a calendar as it is; of a new one, with what is proposed for it. */
@@ -51,6 +56,7 @@ export const formOfCalendar = (
   zone: calendar?.zone ?? AS_EVERYWHERE,
   length:
     calendar?.defaultLengthMinutes === undefined ? AS_EVERYWHERE : String(calendar.defaultLengthMinutes),
+  usual: calendar?.usualReminders ?? { timed: [], wholeDays: [] },
   kinds: [
     ...(calendar?.countsAsFree ? [] : (['busy'] as const)),
     ...(calendar?.unlisted ? [] : (['listed'] as const)),

@@ -1,6 +1,6 @@
 import { memo, type ReactNode, Suspense, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { useFolding, useWorkspace, workspace } from '@/features/workspace';
+import { noteNoticePlace, useFolding, useWorkspace, workspace } from '@/features/workspace';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -73,10 +73,14 @@ function SideDesk({
         beside ? null : [styles.over, webStyle({ boxShadow: '-6px 0 24px rgba(0,0,0,0.14)' })],
       ]}
     >
-      <View style={styles.close}>
-        <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
+      {/* What is due stands over what the desk shows, and moves nothing of the view. */}
+      <div ref={noteNoticePlace} />
+      <View style={styles.inner}>
+        <View style={styles.close}>
+          <Button icon="close" iconOnly kind="quiet" label={words.desk.close} onPress={onClose} />
+        </View>
+        <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
       </View>
-      <ScrollView contentContainerStyle={styles.content}>{children}</ScrollView>
     </View>
   );
 }
@@ -176,6 +180,7 @@ function SheetHead({
 const styles = StyleSheet.create({
   side: { width: sizes.desk, borderLeftWidth: hairline },
   over: { position: 'absolute', right: 0, top: 0, bottom: 0, zIndex: 10 },
+  inner: { flex: 1, minHeight: 0 },
   close: { position: 'absolute', right: space(2), top: space(2), zIndex: 2, flexDirection: 'row' },
   bar: {
     flexDirection: 'row',

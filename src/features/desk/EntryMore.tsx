@@ -15,7 +15,7 @@ import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { AgainSheet } from './AgainSheet';
 
-const entryAttachments = later(() => import('@/features/exchange').then((module) => module.EntryAttachments));
+const entryAttachments = later(() => import('@/features/later').then((module) => module.EntryAttachments));
 fetchQuietly(entryAttachments);
 
 /** What else there is to an entry on the desk: its files, a note of one's own, other calendars and other days. */

@@ -6,7 +6,10 @@ import { FORM_FIELDS, isChoice, rowOf } from '@/core/fields/eventFields';
 import { isReadOnly, type Calendar } from '@/core/model/calendar';
 import type { CalendarEvent, Recurrence } from '@/core/model/entry';
 import { isOpenable } from '@/core/model/link';
-import { DAY, parseDate } from '@/core/time/civil';
+import type { EventTime } from '@/core/model/eventTime';
+import { reminderKey } from '@/core/model/reminder';
+import { remindersOf } from '@/core/reminders/dueTimes';
+import { DAY, MINUTE, parseDate } from '@/core/time/civil';
 import { instantOf, ownZone, unknownZone, wallOf } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
 import { useCommands, workspace } from '@/features/workspace';
@@ -68,7 +71,8 @@ export function EntryPanel({
         </Line>
       ) : null}
       {event.url ? <LinkLine event={event} /> : null}
-      {event.reminders.length > 0 ? <RemindersLine event={event} /> : null}
+      {event.travel ? <TravelLine event={event} zone={homeZone} /> : null}
+      <RemindersLine event={event} calendar={calendar} zone={homeZone} />
       {event.categories.length > 0 ? (
         <Line icon="tag-outline" label={words.fields.categories}>
           <AppText>{event.categories.join(', ')}</AppText>
@@ -114,13 +118,45 @@ function LinkLine({ event }: { event: CalendarEvent }) {
   );
 }
 
-/** When one is reminded of it. */
-function RemindersLine({ event }: { event: CalendarEvent }) {
+/** When one is reminded of it, and whether that is as usual in its calendar. */
+function RemindersLine({
+  event,
+  calendar,
+  zone,
+}: {
+  event: CalendarEvent;
+  calendar: Calendar | undefined;
+  zone: string;
+}) {
+  const reminders = remindersOf(event, calendar?.usualReminders);
+  if (reminders.length === 0) return null;
   return (
     <Line icon="bell-outline" label={words.reminder.label}>
-      {event.reminders.map(({ minutesBefore }) => (
-        <AppText key={minutesBefore}>{reminderText(minutesBefore)}</AppText>
+      {reminders.map((reminder) => (
+        <AppText key={reminderKey(reminder)}>{reminderText(reminder, zone)}</AppText>
       ))}
+      {event.reminders ? null : (
+        <AppText size="small" tone="quiet">
+          {words.reminder.asUsual(calendar?.name ?? '')}
+        </AppText>
+      )}
+    </Line>
+  );
+}
+
+/** When one leaves for it and is back. */
+function TravelLine({ event, zone }: { event: CalendarEvent; zone: string }) {
+  const { there = 0, back = 0 } = event.travel ?? {};
+  const at = (time: EventTime, minutes: number) =>
+    timeText(instantToWall(zone, instantOf(time, zone) + minutes * MINUTE));
+  return (
+    <Line icon="flag-outline" label={words.editor.travel}>
+      {there > 0 ? (
+        <AppText figures>{words.travel.leave(at(event.start, -there), lengthText(there * MINUTE))}</AppText>
+      ) : null}
+      {back > 0 ? (
+        <AppText figures>{words.travel.back(at(event.end, back), lengthText(back * MINUTE))}</AppText>
+      ) : null}
     </Line>
   );
 }

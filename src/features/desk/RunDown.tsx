@@ -10,6 +10,7 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
 import { space } from '@/ui/theme/tokens';
 import { timeWidth } from '@/ui/timeWidth';
+import { leaveText } from '@/ui/travelText';
 import { words } from '@/ui/words';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import type { Calendar } from '@/core/model/calendar';
@@ -28,7 +29,10 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
   const wholeDay = occurrences.filter((occurrence) => occurrence.allDay);
   const items = [
     ...coming.map((occurrence) => ({ at: occurrence.start, occurrence })),
-    ...gapsBetween(coming, now, endOfWork).map((gap) => ({ at: gap.start, gap })),
+    ...gapsBetween([...coming, ...(answer?.travelling ?? [])], now, endOfWork).map((gap) => ({
+      at: gap.start,
+      gap,
+    })),
   ].sort((a, b) => a.at - b.at);
   const markOf = (id: string) => calendars.find((calendar) => calendar.id === id);
   return (
@@ -111,7 +115,9 @@ function ComingRow({
         <AppText size="small" tone={isOn ? 'accent' : 'quiet'} figures>
           {isOn
             ? words.desk.nowUntil(timeText(instantToWall(homeZone, occurrence.end)))
-            : lengthText(occurrence.end - occurrence.start)}
+            : [lengthText(occurrence.end - occurrence.start), leaveText(occurrence)]
+                .filter(Boolean)
+                .join(' · ')}
         </AppText>
       </View>
     </Pressable>

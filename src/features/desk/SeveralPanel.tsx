@@ -9,6 +9,9 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import type { ReminderChange } from '@/core/change/batchChanges';
+import { QUICK } from '@/ui/reminders/quickReminders';
+import { triggerText } from '@/ui/reminderText';
 import type { CalendarEvent } from '@/core/model/entry';
 import type { State } from '@/core/model/state';
 
@@ -48,6 +51,16 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
         onChange={(id) => id && commands.copyTo(keys, id)}
         testID="copy-to-calendar"
       />
+      <SelectField
+        label={words.reminder.label}
+        value=""
+        options={[
+          { value: '', label: '…' },
+          ...REMINDER_CHANGES.map(({ label }, index) => ({ value: String(index), label })),
+        ]}
+        onChange={(index) => index && void commands.remind(keys, REMINDER_CHANGES[Number(index)]!.change)}
+        testID="several-reminders"
+      />
       <Shifts keys={keys} />
       {hasSeries ? (
         <AppText size="small" tone="quiet">
@@ -61,6 +74,16 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
     </View>
   );
 }
+
+/** What several entries can be given or lose; none of these is a moment, so the zone says nothing. */
+const REMINDER_CHANGES: readonly { readonly label: string; readonly change: ReminderChange }[] = [
+  { label: words.reminder.usualAgain, change: { kind: 'usual' } },
+  { label: words.reminder.without, change: { kind: 'none' } },
+  ...QUICK.timed.map((trigger) => ({
+    label: words.reminder.more(triggerText(trigger, 'UTC')),
+    change: { kind: 'add', reminder: { trigger, by: 'notice' } } as const,
+  })),
+];
 
 const SHIFTS = [
   { label: words.desk.weekEarlier, days: -7 },

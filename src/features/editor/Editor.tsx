@@ -7,7 +7,7 @@ import { seriesAsEdited } from '@/core/change/entryChanges';
 import { isRefusal } from '@/core/change/shift';
 import { masterOf } from '@/core/change/target';
 import type { Recurrence } from '@/core/model/entry';
-import type { PickedFiles } from '@/features/exchange';
+import type { PickedFiles } from '@/features/attachments';
 import { failureText, useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useOpenStore, useSettings, useWritableCalendars } from '@/store';
 import { useBackCloses } from '@/ui/backCloses';

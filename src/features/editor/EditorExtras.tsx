@@ -1,18 +1,15 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Attachment } from '@/core/model/attachment';
 import type { Colour } from '@/core/model/colour';
-import type { PickedFiles } from '@/features/exchange';
+import { AttachmentList, type PickedFiles } from '@/features/attachments';
+import { HuePicker } from '@/features/calendars';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { fetchQuietly, later } from '@/ui/later';
 import { space } from '@/ui/theme/tokens';
 import { exchangeWords } from '@/ui/words/exchange';
 
 const said = exchangeWords.colour;
-const huePicker = later(() => import('@/features/exchange').then((module) => module.HuePicker));
-const attachmentList = later(() => import('@/features/exchange').then((module) => module.AttachmentList));
-fetchQuietly(huePicker, attachmentList);
 
 /** A colour of the entry's own, and its files. */
 export function EditorExtras({
@@ -38,15 +35,13 @@ export function EditorExtras({
           {said.own}
         </AppText>
         {isOpen ? (
-          <Suspense fallback={null}>
-            <huePicker.Later
-              label={said.own}
-              colour={colour}
-              mark=""
-              none={{ label: said.asCalendar, onPress: () => onColour(undefined) }}
-              onChange={onColour}
-            />
-          </Suspense>
+          <HuePicker
+            label={said.own}
+            colour={colour}
+            mark=""
+            none={{ label: said.asCalendar, onPress: () => onColour(undefined) }}
+            onChange={onColour}
+          />
         ) : (
           <Button
             icon="palette-outline"
@@ -61,14 +56,7 @@ export function EditorExtras({
         <AppText size="small" tone="quiet">
           {exchangeWords.attachments.title}
         </AppText>
-        <Suspense fallback={null}>
-          <attachmentList.Later
-            attachments={attachments}
-            pending={pending}
-            onAdd={onAdd}
-            onRemove={onRemove}
-          />
-        </Suspense>
+        <AttachmentList attachments={attachments} pending={pending} onAdd={onAdd} onRemove={onRemove} />
       </View>
     </>
   );

@@ -1,4 +1,4 @@
-import { Fragment, type ReactElement, Suspense } from 'react';
+import { Fragment, type ReactElement } from 'react';
 import {
   type Control,
   Controller,
@@ -8,17 +8,18 @@ import {
   type UseFormSetValue,
 } from 'react-hook-form';
 import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
-import type { PickedFiles } from '@/features/exchange';
-import { useWritableCalendars } from '@/store';
+import type { PickedFiles } from '@/features/attachments';
+import { useSettings, useWritableCalendars } from '@/store';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { TextField } from '@/ui/primitives/TextField';
 import { choiceWord } from '@/ui/choiceWords';
 import { words } from '@/ui/words';
 import type { EventForm } from './formModel';
-import { editorExtras } from './lazyExtras';
+import { EditorExtras } from './EditorExtras';
 import { RemindersField } from './RemindersField';
 import { RepeatRow } from './repeat/RepeatRow';
+import { TravelFields } from './TravelFields';
 import { WhenFields } from './WhenFields';
 
 interface EditorFieldsProps {
@@ -49,6 +50,7 @@ export function EditorFields({
   onAttach,
 }: EditorFieldsProps) {
   const calendars = useWritableCalendars();
+  const { homeZone } = useSettings();
   const of = <Name extends FieldPath<EventForm>>(
     name: Name,
     render: (
@@ -92,25 +94,30 @@ export function EditorFields({
       ))}
       <WhenFields control={control} setValue={setValue} isNew={isNew} />
       <RepeatRow form={form} error={repeatError} onPress={onRepeat} />
+      <TravelFields control={control} />
       {of('reminders', (field) => (
-        <RemindersField value={field.value} onChange={field.onChange} />
+        <RemindersField
+          value={field.value}
+          calendar={calendars.find(({ id }) => id === form.calendarId)}
+          allDay={form.allDay}
+          zone={homeZone}
+          onChange={field.onChange}
+        />
       ))}
       {FORM_FIELDS.filter((name) => !isLast(name)).map(fieldOf)}
-      <Suspense fallback={null}>
-        <editorExtras.Later
-          colour={form.colour}
-          onColour={(colour) => setValue('colour', colour)}
-          attachments={form.attachments}
-          pending={pending}
-          onAdd={onAttach}
-          onRemove={(id) =>
-            setValue(
-              'attachments',
-              form.attachments.filter((attachment) => attachment.id !== id),
-            )
-          }
-        />
-      </Suspense>
+      <EditorExtras
+        colour={form.colour}
+        onColour={(colour) => setValue('colour', colour)}
+        attachments={form.attachments}
+        pending={pending}
+        onAdd={onAttach}
+        onRemove={(id) =>
+          setValue(
+            'attachments',
+            form.attachments.filter((attachment) => attachment.id !== id),
+          )
+        }
+      />
       {FORM_FIELDS.filter(isLast).map(fieldOf)}
     </>
   );

@@ -1,74 +1,71 @@
 import { StyleSheet, View } from 'react-native';
-import type { Reminder } from '@/core/model/entry';
-import { Button } from '@/ui/primitives/Button';
-import { SelectField } from '@/ui/primitives/PlatformField';
+import type { Calendar } from '@/core/model/calendar';
+import type { Reminder } from '@/core/model/reminder';
 import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { AddReminder, ReminderList } from '@/ui/reminders/ReminderList';
+import { remindersText } from '@/ui/reminderText';
 import { space } from '@/ui/theme/tokens';
-import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
+import { reminderWords } from '@/ui/words/reminders';
 
-const LEADS = [0, 5, 10, 15, 30, 60, 120, 1440, 2880, 10080];
-/** What a further reminder is at first: the quarter of an hour, or the first that is not there. */
-const FIRST = 15;
+const said = words.reminder;
+const NONE: readonly Reminder[] = [];
 
-/** The reminders of an entry: each changed or removed by itself, and more of them. */
+/** The reminders of an entry: those that are usual in its calendar, or its own. */
 export function RemindersField({
   value,
+  calendar,
+  allDay,
+  zone,
   onChange,
 }: {
-  value: readonly Reminder[];
-  onChange: (reminders: Reminder[]) => void;
+  /** Null for an entry that follows its calendar. */
+  value: readonly Reminder[] | null;
+  calendar: Calendar | undefined;
+  allDay: boolean;
+  zone: string;
+  onChange: (reminders: Reminder[] | null) => void;
 }) {
-  const leads = [...new Set([...LEADS, ...value.map(({ minutesBefore }) => minutesBefore)])].sort(
-    (a, b) => a - b,
-  );
-  const taken = new Set(value.map(({ minutesBefore }) => minutesBefore));
-  const next = taken.has(FIRST) ? LEADS.find((minutes) => !taken.has(minutes)) : FIRST;
+  const usual = (allDay ? calendar?.usualReminders?.wholeDays : calendar?.usualReminders?.timed) ?? NONE;
+  const name = calendar?.name ?? '';
+  const kind = allDay ? 'wholeDays' : 'timed';
   return (
-    <View role="group" aria-label={words.reminder.label} style={styles.field}>
+    <View role="group" aria-label={said.label} style={styles.field}>
       <AppText size="small" tone="quiet" aria-hidden>
-        {words.reminder.label}
+        {said.label}
       </AppText>
-      {value.map((reminder, index) => (
-        <View key={index} style={styles.row}>
-          <SelectField
-            hideLabel
-            label={words.reminder.numbered(index + 1)}
-            value={String(reminder.minutesBefore)}
-            options={leads.map((minutes) => ({ value: String(minutes), label: reminderText(minutes) }))}
-            onChange={(minutes) =>
-              onChange(
-                value.map((other, at) =>
-                  at === index ? { ...reminder, minutesBefore: Number(minutes) } : other,
-                ),
-              )
-            }
-            testID={index === 0 ? 'editor-reminder' : undefined}
-          />
-          <Button
-            icon="close"
-            iconOnly
-            kind="quiet"
-            label={words.reminder.remove(index + 1)}
-            onPress={() => onChange(value.filter((_, at) => at !== index))}
-          />
+      <AppText testID="reminders-from">
+        {value === null
+          ? `${said.asUsual(name)}: ${remindersText(usual, zone)}`
+          : `${reminderWords.ownOnes}: ${value.length === 0 ? said.none : ''}`.trimEnd()}
+      </AppText>
+      {value === null ? (
+        <View style={styles.row}>
+          {/* What is usual stays beside what is added. */}
+          <AddReminder value={usual} kind={kind} zone={zone} onChange={onChange} />
+          {usual.length > 0 ? (
+            <Button kind="quiet" label={said.without} onPress={() => onChange([])} testID="no-reminders" />
+          ) : null}
         </View>
-      ))}
-      {next === undefined ? null : (
-        <Button
-          icon="bell-outline"
-          label={value.length === 0 ? words.reminder.add : words.reminder.another}
-          onPress={() => onChange([...value, { minutesBefore: next }])}
-          style={styles.add}
-          testID="add-reminder"
-        />
+      ) : (
+        <ReminderList value={value} kind={kind} zone={zone} onChange={onChange} />
       )}
+      {value !== null ? (
+        <Button
+          kind="quiet"
+          label={reminderWords.backToUsual(name)}
+          onPress={() => onChange(null)}
+          style={styles.start}
+          testID="usual-reminders"
+        />
+      ) : null}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   field: { gap: space(1) },
-  row: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
-  add: { alignSelf: 'flex-start' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  start: { alignSelf: 'flex-start' },
 });

@@ -12,13 +12,14 @@ import {
   timesOf,
   typedForm,
 } from './formModel';
+import { noticeBefore } from '@/core/model/reminder';
 
 test.each([
   [
     'a timed event',
     event({
       categories: ['glass', 'orders'],
-      reminders: [{ minutesBefore: 15 }],
+      reminders: [noticeBefore(15)],
       url: 'https://fennick.example',
     }),
   ],

@@ -5,7 +5,10 @@ import { sameValue } from '@/core/change/seriesLike';
 import { settleTimes } from '@/core/change/settleTimes';
 import { Attachment } from '@/core/model/attachment';
 import { Colour } from '@/core/model/colour';
-import { LONGEST_TITLE, Recurrence, Reminder, type EventFields } from '@/core/model/entry';
+import { LONGEST_TITLE, LONGEST_TRAVEL, Recurrence, type EventFields } from '@/core/model/entry';
+import { Reminder } from '@/core/model/reminder';
+import { travelOf } from '@/core/fields/travel';
+import { reminderNow } from '@/core/model/entryMigrations';
 import type { EventTime } from '@/core/model/eventTime';
 import {
   choiceOfRule,
@@ -19,17 +22,28 @@ import { problemsOfRule } from '@/core/recurrence/ruleProblems';
 import { readRules } from '@/core/recurrence/series';
 import { LAST_WALL } from '@/core/recurrence/expandRule';
 import { DAY, dateString, isRealDate, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
+import { CLOCK_TIME, clockOfWall } from '@/core/time/clockTime';
 import { instantOf, wallOf } from '@/core/time/eventTime';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { words } from '@/ui/words';
+import { travelWords } from '@/ui/words/reminders';
 
 /** The value of the zone field that means no zone. */
 export const FLOATING = 'floating';
 
 const problems = words.editor.problems;
 const date = z.string().refine((text) => /^\d{4}-\d{2}-\d{2}$/.test(text) && isRealDate(text), problems.date);
-const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, problems.time);
+const time = z.string().regex(CLOCK_TIME, problems.time);
 const zone = z.string().refine((name) => name === FLOATING || isKnownZone(name), problems.zone);
+
+const minutesOfText = (text: string): number => Number(text.trim()) || 0;
+const travelText = (minutes: number | undefined): string => (minutes ? String(minutes) : '');
+const travel = z
+  .string()
+  .refine(
+    (text) => /^\d{0,5}$/.test(text.trim()) && minutesOfText(text) <= LONGEST_TRAVEL,
+    travelWords.wrong(LONGEST_TRAVEL),
+  );
 
 /** How a field of the table stands in the form. */
 const formOf = (name: FormFieldName): FormCodec<unknown, unknown> => rowOf(name).form!;
@@ -59,7 +73,11 @@ export const EventForm = z
     endTime: time,
     zone,
     endZone: zone,
-    reminders: z.array(Reminder),
+    /** Null for an entry that follows the usual ones of its calendar. */
+    reminders: z.array(Reminder).nullable(),
+    /** Minutes, as texts; nothing for no way. */
+    there: travel,
+    back: travel,
     recurrence: Recurrence.optional(),
     colour: Colour.optional(),
     attachments: z.array(Attachment),
@@ -99,7 +117,9 @@ export const TypedForm = z
     endTime: z.string(),
     zone: z.string(),
     endZone: z.string(),
-    reminders: z.array(Reminder),
+    reminders: z.array(z.preprocess(reminderNow, Reminder)).nullable(),
+    there: z.string().default(''),
+    back: z.string().default(''),
     recurrence: Recurrence.optional(),
     colour: Colour.optional(),
     attachments: z.array(Attachment),
@@ -145,8 +165,6 @@ export function timesOf(form: EventForm): { start: EventTime; end: EventTime } |
   };
 }
 
-const clockOf = (wall: number): string => new Date(wall).toISOString().slice(11, 16);
-
 /** The form of an event, for the zone that new times are in. */
 export function formOfFields(fields: EventFields, homeZone: string): EventForm {
   const start = wallOf(fields.start);
@@ -160,13 +178,15 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     calendarId: fields.calendarId,
     allDay,
     startDate: dateString(startDay),
-    startTime: allDay ? '09:00' : clockOf(start),
+    startTime: allDay ? '09:00' : clockOfWall(start),
     endDate: dateString(Math.max(startDay, allDay ? end / DAY - 1 : Math.floor(end / DAY))),
-    endTime: allDay ? '10:00' : clockOf(end),
+    endTime: allDay ? '10:00' : clockOfWall(end),
     zone: zoneOfTime(fields.start),
     endZone: zoneOfTime(fields.end),
     ...typedFields(fields),
-    reminders: [...fields.reminders],
+    reminders: fields.reminders ? [...fields.reminders] : null,
+    there: travelText(fields.travel?.there),
+    back: travelText(fields.travel?.back),
     recurrence: fields.recurrence,
     colour: fields.colour,
     attachments: [...(fields.attachments ?? [])],
@@ -188,7 +208,8 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     title: form.title.trim(),
     calendarId: form.calendarId,
     ...saidFields(form, before),
-    reminders: form.reminders,
+    reminders: form.reminders ?? undefined,
+    travel: travelOf(minutesOfText(form.there), minutesOfText(form.back)),
     recurrence: form.recurrence,
     colour: form.colour,
     attachments: form.attachments.length > 0 ? form.attachments : undefined,
@@ -207,7 +228,10 @@ export function endAfterStart(
   const length = wall(form.endDate, form.endTime) - wall(form.startDate, form.startTime);
   const end = wall(start.startDate, start.startTime) + length;
   if (length < 0 || end >= LAST_WALL) return stays;
-  return { endDate: dateString(Math.floor(end / DAY)), endTime: form.allDay ? form.endTime : clockOf(end) };
+  return {
+    endDate: dateString(Math.floor(end / DAY)),
+    endTime: form.allDay ? form.endTime : clockOfWall(end),
+  };
 }
 
 /** Lengths that are offered for an event of hours, in milliseconds. */
@@ -238,7 +262,7 @@ export function endAfterLength(form: EventForm, length: number): { endDate: stri
       ? instantToWall(times.end.zone, instantOf(times.start, 'UTC') + length)
       : wallOf(times.start) + length;
   if (end >= LAST_WALL) return stays;
-  return { endDate: dateString(Math.floor(end / DAY)), endTime: clockOf(end) };
+  return { endDate: dateString(Math.floor(end / DAY)), endTime: clockOfWall(end) };
 }
 
 /**

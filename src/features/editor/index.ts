@@ -1,4 +1,1 @@
-import { editorExtras } from './lazyExtras';
-
 export { Editor } from './Editor';
-export const preloadExtras = editorExtras.fetchAhead;

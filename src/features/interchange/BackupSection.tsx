@@ -6,12 +6,12 @@ import { dateText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
-import { exchangeWords } from '@/ui/words/exchange';
+import { backupWords } from '@/ui/words/backup';
 import { chooseFiles } from './files';
 import { useBackup } from './useBackup';
 import { useImport } from './useImport';
 
-const said = exchangeWords.backup;
+const said = backupWords;
 
 /** Saves everything to one file, and brings it back. */
 export function BackupSection() {

@@ -10,11 +10,11 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { importingWords } from '@/ui/words/importing';
 import type { Doubles } from './useDoubles';
 
 const SHOWN = 12;
-const said = exchangeWords.import;
+const said = importingWords;
 const choices = DOUBLE_CHOICES.map((value) => ({ value, label: said.choices[value] }));
 
 /** The entries that are here already, with the choice for all and for each. */

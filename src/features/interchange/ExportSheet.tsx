@@ -17,10 +17,10 @@ import { Sheet } from '@/ui/primitives/Sheet';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { exportingWords } from '@/ui/words/exporting';
 import { EXPORT_FORMS, exportEntries } from './files';
 
-const said = exchangeWords.export;
+const said = exportingWords;
 const ALL = '';
 const DAY_MS = 86_400_000;
 

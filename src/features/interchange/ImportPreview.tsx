@@ -16,7 +16,7 @@ import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { importingWords } from '@/ui/words/importing';
 import { calendarNamed, importChoice, type ImportTarget, NEW_CALENDAR, partsInto } from './importTarget';
 import { DoublesChoice } from './DoublesChoice';
 import { useDoubles } from './useDoubles';
@@ -88,13 +88,13 @@ export function ImportPreview({
   const count = events.length - doubles.skipped;
   const goLabel =
     count > 0
-      ? exchangeWords.import.go(count)
+      ? importingWords.go(count)
       : beyond > 0
-        ? exchangeWords.import.goBeyond(beyond)
-        : exchangeWords.import.goNothing;
+        ? importingWords.goBeyond(beyond)
+        : importingWords.goNothing;
   return (
     <Sheet
-      title={exchangeWords.import.title}
+      title={importingWords.title}
       closeLabel={words.actions.cancel}
       onClose={close}
       go={{
@@ -115,21 +115,21 @@ export function ImportPreview({
       />
       {refused.map(({ name, reason }) => (
         <View key={`${name} ${reason}`} role="alert">
-          <AppText weight="700">{exchangeWords.import.refusedFile(name)}</AppText>
-          <AppText tone="error">{exchangeWords.import.refusals[reason]}</AppText>
+          <AppText weight="700">{importingWords.refusedFile(name)}</AppText>
+          <AppText tone="error">{importingWords.refusals[reason]}</AppText>
         </View>
       ))}
       <FormField control={control} name="into">
         {({ value }) => (
           <SelectField
-            label={exchangeWords.import.into}
+            label={importingWords.into}
             value={value}
             options={[
               {
                 value: NEW_CALENDAR,
                 label: isOne
-                  ? exchangeWords.import.newCalendar(typed.newName.trim() || '…')
-                  : exchangeWords.import.intoEach,
+                  ? importingWords.newCalendar(typed.newName.trim() || '…')
+                  : importingWords.intoEach,
               },
               ...writable.map((calendar) => ({ value: calendar.id, label: calendar.name })),
             ]}
@@ -139,7 +139,7 @@ export function ImportPreview({
         )}
       </FormField>
       {isOne && typed.into === NEW_CALENDAR ? (
-        <FormText control={control} name="newName" label={exchangeWords.import.newName} maxLength={120} />
+        <FormText control={control} name="newName" label={importingWords.newName} maxLength={120} />
       ) : null}
       <DoublesChoice doubles={doubles} />
       <Problems problems={problems} refused={refused} />
@@ -160,21 +160,21 @@ function Problems({
     <View style={[styles.problems, { borderColor: colours.line }]}>
       <AppText weight="700" tone={problems.length > 0 ? 'accent' : 'ink'}>
         {problems.length > 0
-          ? exchangeWords.import.problems(problems.length)
+          ? importingWords.problems(problems.length)
           : refused.length > 0
-            ? exchangeWords.import.noProblemsBeside
-            : exchangeWords.import.noProblems}
+            ? importingWords.noProblemsBeside
+            : importingWords.noProblems}
       </AppText>
       {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
         <View key={index} style={styles.problem}>
           <AppText figures weight="500" style={styles.line}>
-            {exchangeWords.import.line(problem.line)}
+            {importingWords.line(problem.line)}
           </AppText>
           <View style={styles.shrink}>
             <AppText>
               {problem.form === 'ics'
-                ? exchangeWords.import.codes[problem.code]
-                : exchangeWords.import.rowCodes[problem.code]}
+                ? importingWords.codes[problem.code]
+                : importingWords.rowCodes[problem.code]}
             </AppText>
             {problem.detail || problem.file ? (
               <AppText size="small" tone="quiet" numberOfLines={2}>
@@ -185,7 +185,7 @@ function Problems({
         </View>
       ))}
       {problems.length > SHOWN_PROBLEMS ? (
-        <AppText tone="quiet">{exchangeWords.import.moreProblems(problems.length - SHOWN_PROBLEMS)}</AppText>
+        <AppText tone="quiet">{importingWords.moreProblems(problems.length - SHOWN_PROBLEMS)}</AppText>
       ) : null}
     </View>
   );
@@ -214,7 +214,7 @@ function FilesSummary({
   return (
     <View style={styles.group}>
       <AppText tone="quiet" numberOfLines={2}>
-        {isOne ? only?.name : exchangeWords.import.several(parts.length)}
+        {isOne ? only?.name : importingWords.several(parts.length)}
       </AppText>
       {isOne
         ? null
@@ -225,18 +225,15 @@ function FilesSummary({
           ))}
       <AppText size="large" weight="700">
         {events.length === 0
-          ? exchangeWords.import.nothing
-          : exchangeWords.import.found(events.length - series - changed, series, changed)}
+          ? importingWords.nothing
+          : importingWords.found(events.length - series - changed, series, changed)}
       </AppText>
       {span ? (
         <AppText tone="quiet">
-          {exchangeWords.import.span(
-            dateText(Math.floor(span.first / DAY)),
-            dateText(Math.floor(span.last / DAY)),
-          )}
+          {importingWords.span(dateText(Math.floor(span.first / DAY)), dateText(Math.floor(span.last / DAY)))}
         </AppText>
       ) : null}
-      {beyond > 0 ? <AppText tone="quiet">{exchangeWords.import.beyond(beyond)}</AppText> : null}
+      {beyond > 0 ? <AppText tone="quiet">{importingWords.beyond(beyond)}</AppText> : null}
     </View>
   );
 }

@@ -5,7 +5,7 @@ import { Progress } from '@/ui/primitives/Progress';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { importingWords } from '@/ui/words/importing';
 import { chooseFiles, IMPORTABLE } from './files';
 import { ImportPreview } from './ImportPreview';
 import { RestoreSheet } from './RestoreSheet';
@@ -24,14 +24,14 @@ export function ImportSheet() {
   if (step.kind === 'backup') return <RestoreSheet backup={step.backup} />;
   return (
     <Sheet
-      title={exchangeWords.import.title}
+      title={importingWords.title}
       closeLabel={words.actions.cancel}
       onClose={close}
       footer={
         step.kind === 'refused' ? (
           <>
             <Button label={words.actions.close} onPress={close} />
-            <Button kind="primary" label={exchangeWords.import.again} onPress={again} />
+            <Button kind="primary" label={importingWords.again} onPress={again} />
           </>
         ) : (
           <Button label={words.actions.cancel} onPress={close} />
@@ -41,17 +41,15 @@ export function ImportSheet() {
       {step.kind === 'refused' ? (
         <View role="alert" style={styles.group}>
           <AppText weight="700">{step.name}</AppText>
-          <AppText tone="error">{exchangeWords.import.refusals[step.reason]}</AppText>
-          <AppText>{exchangeWords.import.unchanged}</AppText>
+          <AppText tone="error">{importingWords.refusals[step.reason]}</AppText>
+          <AppText>{importingWords.unchanged}</AppText>
         </View>
       ) : (
         <Progress
-          label={
-            step.kind === 'saving' ? exchangeWords.import.saving : exchangeWords.import.reading(step.name)
-          }
+          label={step.kind === 'saving' ? importingWords.saving : importingWords.reading(step.name)}
           done={step.kind === 'reading' ? step.done : 1}
           total={step.kind === 'reading' ? step.total : 1}
-          count={step.kind === 'reading' ? exchangeWords.import.progress(step.done, step.total) : undefined}
+          count={step.kind === 'reading' ? importingWords.progress(step.done, step.total) : undefined}
         />
       )}
     </Sheet>

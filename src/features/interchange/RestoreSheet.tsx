@@ -19,10 +19,10 @@ import { RadioList } from '@/ui/primitives/RadioList';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { backupWords } from '@/ui/words/backup';
 import { useImport } from './useImport';
 
-const said = exchangeWords.backup;
+const said = backupWords;
 
 /** What restoring a backup would do, replacing or adding, before it is done. */
 export function RestoreSheet({ backup }: { backup: Backup }) {

@@ -11,11 +11,11 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { exchangeWords } from '@/ui/words/exchange';
+import { importingWords } from '@/ui/words/importing';
 import { useImport } from './useImport';
 import type { CsvTable } from '@/core/interchange/csv/csvTable';
 
-const said = exchangeWords.import;
+const said = importingWords;
 const NOT_TAKEN = '';
 const STARTS: readonly string[] = ['start', 'startDate'] satisfies CsvField[];
 

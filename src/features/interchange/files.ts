@@ -1,6 +1,7 @@
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
+import type { UsualReminders } from '@/core/model/reminder';
 import type { State } from '@/core/model/state';
 import { calendarFiles, type Store } from '@/store';
 
@@ -52,9 +53,18 @@ export async function exportEntries(
     written,
     writtenDaysOff(state, events, options.now),
     files,
+    usualIn(state),
   );
   saveFile(name, text, 'text/calendar;charset=utf-8');
 }
+
+/** The usual reminders of the calendars that have some, by their ids. */
+const usualIn = ({ calendars }: State): ReadonlyMap<string, UsualReminders> =>
+  new Map(
+    [...calendars.values()].flatMap(({ id, usualReminders }) =>
+      usualReminders ? [[id, usualReminders] as const] : [],
+    ),
+  );
 
 /** Writes everything to a backup for the person. */
 export async function saveBackup(store: Store, now: number, day: string): Promise<void> {

@@ -87,7 +87,6 @@ export function LineField({
   ref: Ref<TextInput>;
 }) {
   const { colours } = useTheme();
-  const { width } = useWindowDimensions();
   const { box, scrolled } = usePasteAndScroll(onPasteLines);
   return (
     <View
@@ -118,17 +117,23 @@ export function LineField({
           ]}
         />
       </View>
-      {calendar ? (
-        <View aria-label={words.line.into(calendar.name)} role="img" style={styles.target}>
-          <Mark mark={calendar.mark} colour={calendar.colour} />
-          {width >= WIDE ? (
-            <AppText size="small" tone="quiet" numberOfLines={1}>
-              {calendar.name}
-            </AppText>
-          ) : null}
-        </View>
-      ) : null}
+      {calendar ? <Target calendar={calendar} /> : null}
       {line ? <Button kind="primary" label={words.line.save} onPress={onSave} /> : null}
+    </View>
+  );
+}
+
+/** The calendar that it goes into: by its mark, and by its name where there is room. */
+function Target({ calendar }: { calendar: Calendar }) {
+  const { width } = useWindowDimensions();
+  return (
+    <View aria-label={words.line.into(calendar.name)} role="img" style={styles.target}>
+      <Mark mark={calendar.mark} colour={calendar.colour} />
+      {width >= WIDE ? (
+        <AppText size="small" tone="quiet" numberOfLines={1}>
+          {calendar.name}
+        </AppText>
+      ) : null}
     </View>
   );
 }

@@ -30,6 +30,24 @@ const saidInWords = (draft: EntryLineDraft, calendar: Calendar | undefined, zone
         .join(' · ')
     : words.line.noCalendar;
 
+/** The lines as they are read, and which of them entries are made of: at first all that say enough for one. */
+function useChosenLines(lines: readonly string[], grammar: Grammar, read: LineReader) {
+  const all = useMemo(
+    () => lines.slice(0, MOST_LINES).map((line) => ({ line, ...read(grammar, line) })),
+    [lines, grammar, read],
+  );
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const chosen = all.map(({ draft, fields }, index) =>
+    left.has(index) || draft.title === '' ? undefined : fields,
+  );
+  const toggle = (index: number) => {
+    const next = new Set(left);
+    if (!next.delete(index)) next.add(index);
+    setLeft(next);
+  };
+  return { all, chosen, toggle };
+}
+
 /** Several lines that were pasted: what each of them means, before entries are made of them in one step. */
 export function PastedLines({
   lines,
@@ -48,19 +66,8 @@ export function PastedLines({
   onClose: () => void;
 }) {
   const { createAll } = useCommands(zone);
-  const all = useMemo(
-    () => lines.slice(0, MOST_LINES).map((line) => ({ line, ...read(grammar, line) })),
-    [lines, grammar, read],
-  );
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const isTaken = (index: number) =>
-    !left.has(index) && all[index]!.draft.title !== '' && all[index]!.fields !== undefined;
-  const taken = all.flatMap(({ fields }, index) => (isTaken(index) && fields ? [fields] : []));
-  const toggle = (index: number) => {
-    const next = new Set(left);
-    if (!next.delete(index)) next.add(index);
-    setLeft(next);
-  };
+  const { all, chosen, toggle } = useChosenLines(lines, grammar, read);
+  const taken = chosen.filter((fields) => fields !== undefined);
   return (
     <Sheet
       title={said.title(lines.length)}
@@ -92,7 +99,7 @@ export function PastedLines({
           line={line}
           draft={draft}
           said={saidInWords(draft, calendar, zone)}
-          isTaken={isTaken(index)}
+          isTaken={chosen[index] !== undefined}
           onToggle={() => toggle(index)}
         />
       ))}

@@ -4,6 +4,7 @@ import { initialSettings } from '@/core/model/initialSettings';
 import { blankFields } from '@/core/change/eventFields';
 import { parseDate, parseLocal } from '@/core/time/civil';
 import { fieldsOver, type LineLook, readLine } from './lineFields';
+import { noticeBefore } from '@/core/model/reminder';
 
 const meetings = calendar();
 const rota = calendar({ id: 'rota', name: 'Keeper rota', mark: 'KR', defaultLengthMinutes: 30 });
@@ -32,7 +33,7 @@ test('a line is an entry of the selected day, with all that it says', () => {
     location: 'Lamp room',
     classification: 'private',
     categories: ['Inspection'],
-    reminders: [{ minutesBefore: 10 }],
+    reminders: [noticeBefore(10)],
     calendarId: 'meetings',
   });
 });

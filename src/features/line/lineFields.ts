@@ -62,7 +62,7 @@ function saidFields(draft: EntryLineDraft): Partial<EventFields> {
     ...(draft.categories.length > 0 ? { categories: [...draft.categories] } : {}),
     ...(draft.availability ? { availability: draft.availability } : {}),
     ...(draft.classification ? { classification: draft.classification } : {}),
-    ...(draft.reminders ? { reminders: draft.reminders.map((minutesBefore) => ({ minutesBefore })) } : {}),
+    ...(draft.reminders ? { reminders: [...draft.reminders] } : {}),
     ...(draft.url === undefined ? {} : { url: draft.url }),
   };
 }

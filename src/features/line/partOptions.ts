@@ -3,6 +3,7 @@ import type { EntryLineDraft, UnderstoodPart } from '@/core/entryline/parseEntry
 import type { LineChange } from '@/core/entryline/rewriteLine';
 import type { Calendar } from '@/core/model/calendar';
 import { AVAILABILITIES, CLASSIFICATIONS } from '@/core/model/entry';
+import { hasReminder, noticeBefore, offsetTrigger, type Reminder } from '@/core/model/reminder';
 import { MINUTE } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { lengthText, timeText } from '@/ui/dates';
@@ -21,7 +22,13 @@ type Offer = (draft: EntryLineDraft, calendars: readonly Calendar[]) => PartOpti
 const STEP = 30;
 const TIMES = Array.from({ length: 1440 / STEP }, (_, index) => index * STEP);
 const DAY_COUNTS = [1, 2, 3, 4, 5, 6, 7, 10, 14];
-const REMINDERS = [0, 5, 10, 15, 30, 60, 120, 1440];
+const OFFERED_REMINDERS: readonly Reminder[] = [
+  ...[0, 5, 10, 15, 30, 60, 120].map(noticeBefore),
+  { trigger: offsetTrigger(0, 'start', -1), by: 'notice' },
+  { trigger: { kind: 'time-of-day', daysBefore: 1, minute: 16 * 60 }, by: 'notice' },
+  { trigger: offsetTrigger(-10), by: 'email' },
+  { trigger: offsetTrigger(-10), by: 'text' },
+];
 
 const times: Offer = (draft) => {
   const minute = minuteOfDraft(draft);
@@ -60,11 +67,12 @@ const repeats: Offer = () => [
 ];
 
 const reminders: Offer = (draft) => [
-  { label: words.line.noReminder, isNow: false, change: { part: 'reminder', minutes: undefined } },
-  ...REMINDERS.map((minutes) => ({
-    label: reminderText(minutes),
-    isNow: draft.reminders?.[0] === minutes,
-    change: { part: 'reminder', minutes } as const,
+  { label: words.reminder.without, isNow: false, change: { part: 'reminder', reminder: undefined } },
+  ...OFFERED_REMINDERS.map((reminder) => ({
+    // None of these is a moment: the zone says nothing.
+    label: reminderText(reminder, 'UTC'),
+    isNow: draft.reminders !== undefined && hasReminder(draft.reminders, reminder),
+    change: { part: 'reminder', reminder } as const,
   })),
 ];
 

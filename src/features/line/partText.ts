@@ -6,7 +6,7 @@ import { instantToWall } from '@/core/time/zones';
 import { lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
 import type { IconName } from '@/ui/icons/paths';
 import { recurrenceText } from '@/ui/recurrenceText';
-import { reminderText } from '@/ui/reminderText';
+import { remindersText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 
 /** A chip: a part of the line, and what it says. */
@@ -80,7 +80,10 @@ export function partsShown(
     ...(draft.availability ? { availability: words.entry.availability[draft.availability] } : {}),
     ...(draft.classification ? { visibility: words.entry.classification[draft.classification] } : {}),
     ...(draft.reminders
-      ? { reminder: draft.reminders.map(reminderText).join(', ') || words.line.noReminder }
+      ? {
+          reminder:
+            draft.reminders.length > 0 ? remindersText(draft.reminders, viewZone) : words.reminder.without,
+        }
       : {}),
     ...(draft.url === undefined ? {} : { link: draft.url.replace(/^https?:\/\//, '') }),
   };

@@ -31,6 +31,7 @@ import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { CalendarChips, preloadList } from './chips/CalendarChips';
 import { EntryLine, type EntryLineHandle } from '@/features/line';
+import { useWriteAtStart } from './line/useWriteAtStart';
 import { FilterLine } from './filter/FilterLine';
 import { FoldedRows } from './FoldedRows';
 import { draftGhost } from './grid/draftGhost';
@@ -139,6 +140,7 @@ function Plan() {
   );
   const hide = useCallback((next: readonly string[]) => to({ hidden: [...next] }), [to]);
   usePlanKeys(commands, keyActions);
+  useWriteAtStart(keyActions.focusLine);
   useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
 
   const draftFields = editing?.fields ?? lineDraft;

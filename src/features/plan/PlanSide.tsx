@@ -6,14 +6,11 @@ import { PartBoundary } from '@/ui/PartBoundary';
 import { DESK_BESIDE } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
-const editor = later(() => import('@/features/editor').then((module) => module.Editor));
+const editor = later(() => import('@/features/later').then((module) => module.Editor));
 const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
 const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
 export const preloadSides = (): Promise<unknown> =>
-  Promise.all([
-    ...[editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()),
-    import('@/features/editor').then(({ preloadExtras }) => preloadExtras()),
-  ]);
+  Promise.all([editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()));
 
 /** What stands beside the view, or over it where there is no room beside. */
 export function PlanSide({

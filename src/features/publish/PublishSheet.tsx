@@ -4,7 +4,6 @@ import { StyleSheet, View } from 'react-native';
 import { saveCalendar } from '@/core/change/calendarChanges';
 import { type ChangeContext, makePatch, type Patch } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
-import { publishedDays } from '@/core/interchange/published/publishedDays';
 import {
   type Calendar,
   type Publication,
@@ -14,7 +13,15 @@ import {
 import { dateString, DAY, startOfWeek } from '@/core/time/civil';
 import { momentText } from '@/features/feeds';
 import { useCommands } from '@/features/workspace';
-import { calendarFiles, followingData, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
+import {
+  calendarFiles,
+  followingData,
+  newSecret,
+  useNowWall,
+  useOpenStore,
+  useSettings,
+  useSnapshot,
+} from '@/store';
 import { dayText, timeRangeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -25,7 +32,7 @@ import { corner, hairline, space } from '@/ui/theme/tokens';
 import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { newSecret, publishedText, pushCalendar, withdraw } from './publishClient';
+import { publishedText, pushCalendar, withdraw } from './publishClient';
 
 const said = exchangeWords.publish;
 /** How many days "as others see it" shows. */
@@ -250,7 +257,7 @@ function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: Publish
         async () => true,
       );
       if (!('file' in read)) throw new Error('not read');
-      return publishedDays(read.file.events, { first, end: first + SHOWN_DAYS }, homeZone);
+      return calendarFiles().publishedDays(read.file.events, { first, end: first + SHOWN_DAYS }, homeZone);
     }),
   });
   return (

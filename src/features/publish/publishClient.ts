@@ -3,17 +3,6 @@ import type { State } from '@/core/model/state';
 import { writtenDaysOff } from '@/features/interchange';
 import { calendarFiles } from '@/store';
 
-const SECRET_BYTES = 24;
-
-/** A text that nobody guesses, for an address or a key. */
-export function newSecret(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(SECRET_BYTES));
-  return btoa(String.fromCharCode(...bytes))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replaceAll('=', '');
-}
-
 async function ask(method: 'PUT' | 'DELETE', token: string, body: object): Promise<number> {
   try {
     const response = await fetch(`/api/published/${token}`, {

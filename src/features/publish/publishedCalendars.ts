@@ -3,9 +3,9 @@ import type { CalendarEvent } from '@/core/model/entry';
 import { makePatch, put } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
 import { workspace } from '@/features/workspace';
-import type { Store } from '@/store';
+import { newSecret, type Store } from '@/store';
 import { exchangeWords } from '@/ui/words/exchange';
-import { newSecret, pushCalendar, withdraw } from './publishClient';
+import { pushCalendar, withdraw } from './publishClient';
 
 /** Changes gather for so long before they are sent. */
 const GATHER_MS = 1500;

@@ -1,2 +1,2 @@
-export { NotificationSetting } from './NotificationSetting';
 export { ReminderHost } from './ReminderHost';
+export { ReminderSettings } from './ReminderSettings';

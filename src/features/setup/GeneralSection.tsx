@@ -1,9 +1,9 @@
 import { Suspense } from 'react';
-import { NotificationSetting } from '@/features/reminders';
+import { InstallSetting } from '@/features/offline';
 import { ZoneSettings } from '@/features/zones';
 import { AppearanceFields } from './AppearanceFields';
 
-/** Zones, how things are written and coloured, and notifications. */
+/** Zones, how things are written and coloured, and whether the application is kept here. */
 export function GeneralSection() {
   return (
     <>
@@ -11,7 +11,7 @@ export function GeneralSection() {
         <ZoneSettings />
       </Suspense>
       <AppearanceFields />
-      <NotificationSetting />
+      <InstallSetting />
     </>
   );
 }

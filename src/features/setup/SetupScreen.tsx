@@ -1,9 +1,10 @@
 import { type ComponentType, createElement, Suspense, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { AttachmentSection } from '@/features/attachments';
+import { CalendarList, CategorySection } from '@/features/calendars';
 import { backupSection } from '@/features/interchange';
 import { PeriodSection } from '@/features/periods';
 import { useSettings } from '@/store';
-import { fetchQuietly, later } from '@/ui/later';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
@@ -15,25 +16,20 @@ import { BinSection } from './BinSection';
 import { DemoSection } from './DemoSection';
 import { FilesSection } from './FilesSection';
 import { GeneralSection } from './GeneralSection';
+import { ReminderSection } from './ReminderSection';
 import type { SectionId } from './sectionId';
 import { SectionIndex } from './SectionIndex';
 import { WorkingPatternSection } from './working/WorkingPatternSection';
 
-const calendarList = later(() => import('@/features/exchange').then((module) => module.CalendarList));
-const categorySection = later(() => import('@/features/exchange').then((module) => module.CategorySection));
-const attachmentSection = later(() =>
-  import('@/features/exchange').then((module) => module.AttachmentSection),
-);
-fetchQuietly(calendarList, categorySection, attachmentSection);
-
 const CONTENTS: Record<SectionId, ComponentType> = {
-  calendars: calendarList.Later,
-  categories: categorySection.Later,
+  calendars: CalendarList,
+  categories: CategorySection,
   periods: PeriodSection,
   files: FilesSection,
   backup: backupSection.Later,
-  attachments: attachmentSection.Later,
+  attachments: AttachmentSection,
   working: WorkingPatternSection,
+  reminders: ReminderSection,
   general: GeneralSection,
   demo: DemoSection,
   bin: BinSection,

@@ -5,7 +5,6 @@ import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { preloadDesk } from '@/features/desk';
 import { BackupOffer, ImportHost, preloadInterchange } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
-import { ReminderHost } from '@/features/reminders';
 import { useWorkspace, workspace } from '@/features/workspace';
 import { preloadLine } from '@/features/line';
 import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/features/zones';
@@ -24,8 +23,11 @@ import { useKeptWorkspace } from './useKeptWorkspace';
 import { useUndoKeys } from './useUndoKeys';
 
 /** What works on its own while the page is open. */
-const feedHost = later(() => import('@/features/exchange').then((module) => module.FeedHost));
-const publishHost = later(() => import('@/features/exchange').then((module) => module.PublishHost));
+const reminderHost = later(() => import('@/features/later').then((module) => module.ReminderHost));
+const feedHost = later(() => import('@/features/later').then((module) => module.FeedHost));
+const publishHost = later(() => import('@/features/later').then((module) => module.PublishHost));
+const messageHost = later(() => import('@/features/later').then((module) => module.MessageHost));
+const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
@@ -46,9 +48,8 @@ function usePreload(): boolean {
       return () => clearTimeout(rest);
     }
     const preload = () => {
-      void Promise.all([
+      void Promise.allSettled([
         import('@/features/print'),
-        import('@/features/setup'),
         keysSheet.fetchAhead(),
         changesSheet.fetchAhead(),
         preloadPanels(),
@@ -59,10 +60,14 @@ function usePreload(): boolean {
         preloadZoneSettings(),
         preloadDesk(),
         preloadInterchange(),
-        ...[feedHost, publishHost].map(({ fetchAhead }) => fetchAhead()),
+        ...[feedHost, publishHost, reminderHost, messageHost, newVersion].map(({ fetchAhead }) =>
+          fetchAhead(),
+        ),
         calendarFiles().write([], undefined, NOTHING),
-      ]).then(() => {
-        document.documentElement.dataset.loaded = 'all';
+      ]).then((parts) => {
+        // What did not come is fetched when it is shown; what works on its own begins all the same.
+        if (parts.every(({ status }) => status === 'fulfilled'))
+          document.documentElement.dataset.loaded = 'all';
         setIsAtRest(true);
       });
     };
@@ -70,6 +75,16 @@ function usePreload(): boolean {
     return () => clearTimeout(handle);
   }, []);
   return isAtRest;
+}
+
+/** What is due, and a new version that is offered. */
+function Attending() {
+  return (
+    <Suspense fallback={null}>
+      <reminderHost.Later />
+      {savesData() ? null : <newVersion.Later />}
+    </Suspense>
+  );
 }
 
 /** What stands around every place. */
@@ -91,14 +106,16 @@ export function AppShell({ children }: { children: ReactNode }) {
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide && showsPlaces ? <Places wide /> : null}
       <View style={styles.place}>
-        <PartBoundary name={words.reminder.region}>
+        <PartBoundary name={words.reminder.label}>
           <DeviceZoneQuestion />
-          <ReminderHost />
+          {wide && isAtRest ? <Attending /> : null}
           <BackupOffer />
         </PartBoundary>
         <PartBoundary name={words.product} showing={pathname}>
           {children}
         </PartBoundary>
+        {/* On the phone what is due lies under the thumb. */}
+        <PartBoundary name={words.reminder.label}>{!wide && isAtRest ? <Attending /> : null}</PartBoundary>
       </View>
       {!wide && showsPlaces ? <Places wide={false} /> : null}
       <NoticeLine wide={wide} />
@@ -125,6 +142,7 @@ export function AppShell({ children }: { children: ReactNode }) {
         <Suspense fallback={null}>
           <feedHost.Later />
           <publishHost.Later />
+          <messageHost.Later />
         </Suspense>
       ) : null}
     </View>

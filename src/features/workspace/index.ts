@@ -8,3 +8,4 @@ export { type PlanAddress, usePlanAddress } from './usePlanAddress';
 export { WeekStartField } from './WeekStartField';
 export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } from './workspace';
 export { letGoOfUppermost, type Side, sideOf } from './side';
+export { noteNoticePlace, useNoticePlace } from './noticePlace';

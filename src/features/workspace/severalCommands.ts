@@ -1,11 +1,18 @@
-import { moveToCalendar, shiftByDays } from '@/core/change/batchChanges';
+import {
+  changeReminders,
+  moveToCalendar,
+  type ReminderChange,
+  type SeveralScope,
+  shiftByDays,
+} from '@/core/change/batchChanges';
 import { binEntries, binLater } from '@/core/change/binEntries';
 import { againOn, copyToCalendar, duplicateEntry } from '@/core/change/copyEntries';
 import { bringBackDate, resetOccurrence } from '@/core/change/exceptions';
 import { type Move, moveEntry } from '@/core/change/moveEntry';
 import type { Patch } from '@/core/change/patch';
-import { type Scope, targetOfKey } from '@/core/change/target';
+import { type Scope, type Target, targetOfKey } from '@/core/change/target';
 import type { EventTime } from '@/core/model/eventTime';
+import type { State } from '@/core/model/state';
 import { words } from '@/ui/words';
 import { type CommandPipeline, following, isOccurrence } from './commandPipeline';
 import { workspace } from './workspace';
@@ -15,6 +22,13 @@ function selectNew({ changes }: Patch): void {
   const put = changes.find((change) => change.collection === 'entries' && change.after);
   const isSeries = changes.some(({ after }) => after && 'recurrence' in after);
   if (put && !isSeries) workspace.select(put.id);
+}
+
+/** Which occurrences of the series among several entries are meant; undefined where it is asked, and not said. */
+async function scopeOfSeveral(state: State, targets: readonly Target[]): Promise<SeveralScope | undefined> {
+  if (!targets.some((target) => isOccurrence(state, target))) return 'every';
+  const asked = await workspace.askScope('change', words.desk.several(targets.length), ['this', 'every']);
+  return asked === 'later' ? undefined : asked;
 }
 
 /** What is done to entries as they are, one or several: binned, multiplied, shifted, given to another calendar. */
@@ -55,11 +69,20 @@ export const severalCommands = ({ state, context, perform, performAt }: CommandP
       const draft = (scope: Scope) => moveEntry(state(), only, move, scope, context());
       return (await performAt(only, { about: 'change' }, draft, following(only))) !== undefined;
     }
-    const asked = targets.some((target) => isOccurrence(state(), target))
-      ? await workspace.askScope('change', words.desk.several(targets.length), ['this', 'every'])
-      : 'every';
-    if (!asked || asked === 'later') return false;
-    return perform(moveToCalendar(state(), targets, calendarId, asked, context())) !== undefined;
+    const scope = await scopeOfSeveral(state(), targets);
+    return (
+      scope !== undefined &&
+      perform(moveToCalendar(state(), targets, calendarId, scope, context())) !== undefined
+    );
+  },
+  /** Changes the reminders of several entries; of series it is asked which occurrences. */
+  async remind(keys: readonly string[], change: ReminderChange): Promise<boolean> {
+    const targets = keys.map(targetOfKey);
+    const scope = await scopeOfSeveral(state(), targets);
+    return (
+      scope !== undefined &&
+      perform(changeReminders(state(), targets, change, scope, context())) !== undefined
+    );
   },
   shiftDays: (keys: readonly string[], days: number): boolean =>
     perform(shiftByDays(state(), keys.map(targetOfKey), days, context())) !== undefined,

@@ -10,6 +10,7 @@ const kinds: Record<string, string> = {
   settings: 'Settings',
   presets: 'Preset',
   periodSets: 'Period set',
+  reminded: 'Reminder that came',
   sessions: 'What this device remembers',
 };
 
@@ -25,6 +26,7 @@ export const setupWords = {
     backup: 'Backup',
     attachments: 'Attached files',
     working: 'Working pattern',
+    reminders: 'Reminders',
     general: 'General',
     demo: 'Demo data',
     bin: 'Bin',

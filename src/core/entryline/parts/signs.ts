@@ -1,6 +1,5 @@
 import { type Candidate, wholeWords } from '../candidate';
 import type { LineContext } from '../lineContext';
-import { NUMBER, numberNamed } from '../vocabulary';
 
 const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, '');
 const SIGN = /(?<=^|\s)#([\p{L}\p{N}_&-]+)/gu;
@@ -87,40 +86,6 @@ export function* statesOfEntryIn(text: string, edges: ReadonlySet<number>): Gene
     slots: ['visibility'],
     said: { classification: word.startsWith('conf') ? 'confidential' : 'private' },
   }));
-}
-
-const UNIT = '(m|min|mins|minutes?|h|hrs?|hours?|days?|weeks?|d|w)';
-const AMOUNT = String.raw`(half\s+an|${NUMBER})\s*-?\s*${UNIT}`;
-const REMINDER = wholeWords(
-  String.raw`(?:and\s+|with\s+(?:a\s+)?)?(?:remind(?:\s+me)?|reminder|notify(?:\s+me)?|alert(?:\s+me)?|ping\s+me|warn\s+me|alarm):?\s+(?:me\s+)?(?:at\s+)?(?:(?:${AMOUNT})(?:\s+(?:before(?:hand)?|ahead|earlier|prior|in\s+advance))?|(the\s+day\s+before)|(at\s+(?:the\s+)?start|on\s+time))`,
-);
-const BEFORE_REMINDER = wholeWords(
-  String.raw`(?:with\s+(?:an?\s+)?)?${AMOUNT}\s+(?:reminder|alarm|notice|warning)`,
-);
-const NO_REMINDER = wholeWords(String.raw`(?:no|without(?:\s+a)?)\s+(?:reminders?|alarms?)`);
-
-const minutesOf = (amount: string, unit: string): number => {
-  const count = /half/i.test(amount) ? 0.5 : numberNamed(amount);
-  const each = /^w/i.test(unit) ? 10_080 : /^d/i.test(unit) ? 1440 : /^h/i.test(unit) ? 60 : 1;
-  return Math.round(count * each);
-};
-
-/** Reminders: "remind me 10 minutes before", "with a 15 min reminder", "no reminder". */
-export function* remindersIn(text: string): Generator<Candidate> {
-  const at = (match: RegExpExecArray) => ({
-    from: match.index,
-    to: match.index + match[0].length,
-    slots: ['reminder'] as const,
-  });
-  for (const match of text.matchAll(REMINDER)) {
-    const [, amount, unit, dayBefore] = match;
-    const minutesBefore = amount ? minutesOf(amount, unit!) : dayBefore ? 1440 : 0;
-    yield { ...at(match), score: 18, said: { minutesBefore } };
-  }
-  for (const match of text.matchAll(BEFORE_REMINDER))
-    yield { ...at(match), score: 14, said: { minutesBefore: minutesOf(match[1]!, match[2]!) } };
-  for (const match of text.matchAll(NO_REMINDER))
-    yield { ...at(match), score: 12, said: { hasNoReminder: true } };
 }
 
 const LINK = /(?<![\p{L}\p{N}])(?:https?:\/\/|www\.)[^\s<>"]+/giu;

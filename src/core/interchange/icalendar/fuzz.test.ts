@@ -11,6 +11,7 @@ import { fileText } from './fileText';
 import { FileError } from './problems';
 import { readCalendarFile } from './readCalendarFile';
 import { writeCalendarFile } from './writeCalendarFile';
+import { noticeBefore } from '../../model/reminder';
 
 /** Half a thousand by rule; ten thousand with `LONG=1`. */
 const RUNS = process.env.LONG ? 10_000 : 500;
@@ -24,7 +25,7 @@ const EVENTS = [
   event({
     title: 'Lamp, glass; wick',
     notes: 'one\ntwo',
-    reminders: [{ minutesBefore: 15 }],
+    reminders: [noticeBefore(15)],
     colour: 'rust',
   }),
   series('FREQ=MONTHLY;BYDAY=2TU;COUNT=9', { categories: ['rota'] }),

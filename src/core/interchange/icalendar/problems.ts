@@ -9,6 +9,8 @@ export const PROBLEM_CODES = [
   'end-before-start',
   'unknown-zone',
   'mapped-zone',
+  'kept-alarm',
+  'too-many-alarms',
   ...RULE_PROBLEMS,
 ] as const;
 

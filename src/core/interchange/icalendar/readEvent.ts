@@ -1,11 +1,12 @@
-import ICAL from 'ical.js';
 import { uidOf } from '../../change/versions';
 import { FIELD_NAMES, type FieldName, initialFields, rowOf } from '../../fields/eventFields';
 import type { PropertySource } from '../../fields/field';
-import { type CalendarEvent, type EventFields, Reminder } from '../../model/entry';
+import { readAlarms, REMINDERS_PROPERTY } from '../../fields/alarms';
+import type { CalendarEvent, EventFields } from '../../model/entry';
 import type { Preserved } from '../../model/preserved';
 import type { EventTime } from '../../model/eventTime';
-import { DAY, HOUR, MINUTE, isRealDate, parseLocal } from '../../time/civil';
+import { DAY, isRealDate, parseLocal } from '../../time/civil';
+import { parseDuration } from '../../time/duration';
 import { atInstant, atWall, instantOf, wallOf } from '../../time/eventTime';
 import { LAST_WALL } from '../../recurrence/expandRule';
 import { wallToInstant } from '../../time/zones';
@@ -48,6 +49,7 @@ const KNOWN = new Set([
   'created',
   'last-modified',
   SKIP_PROPERTY,
+  REMINDERS_PROPERTY,
   ...CODECS.flatMap(({ names }) => names),
 ]);
 
@@ -80,28 +82,17 @@ function readTimes({ property, line }: ReadLine, context: ReadContext): EventTim
   });
 }
 
-/** A duration, or undefined if the text is none. */
-function readDuration(text: string): ICAL.Duration | undefined {
-  try {
-    return ICAL.Duration.fromString(text);
-  } catch {
-    return undefined;
-  }
-}
-
 /** The end after a DURATION: days nominal, hours exact (RFC 5545 3.3.6). */
 function afterDuration(start: EventTime, text: string, zone: string): EventTime | undefined {
-  const duration = readDuration(text);
+  const duration = parseDuration(text);
   if (!duration) return undefined;
-  const sign = duration.isNegative ? -1 : 1;
-  const days = () => atWall(start, wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY);
-  const exact = sign * (duration.hours * HOUR + duration.minutes * MINUTE + duration.seconds * 1000);
-  const reached = wallOf(start) + sign * (duration.weeks * 7 + duration.days) * DAY + exact;
+  const days = () => atWall(start, wallOf(start) + duration.days * DAY);
+  const reached = wallOf(start) + duration.days * DAY + duration.exact;
   // Nothing lasts beyond the calendar.
   if (!(reached < LAST_WALL && reached > -LAST_WALL)) return undefined;
-  if (exact === 0) return days();
+  if (duration.exact === 0) return days();
   return start.kind === 'zoned'
-    ? atInstant(days(), instantOf(days(), zone) + exact, zone)
+    ? atInstant(days(), instantOf(days(), zone) + duration.exact, zone)
     : atWall(start, reached);
 }
 
@@ -121,49 +112,23 @@ function readEnd(
   return after ?? atWall(start, wallOf(start) + day);
 }
 
-/** What a reminder of an entry without a title says in a file. */
-export const PLAIN_REMINDER = 'Reminder';
-
-/** The reminders that the model can say; other alarms are kept as they are. */
-function readAlarms(
-  component: ComponentLines,
-  title: string,
-  context: ReadContext,
-): { reminders: Reminder[]; kept: unknown[][] } {
-  const reminders: Reminder[] = [];
-  const kept: unknown[][] = [];
-  for (const part of component.components) {
-    const [name, properties, parts] = asJCal(part, context.report);
-    const value = (name: string) => properties.find((property) => property[0] === name);
-    const trigger = value('trigger');
-    const action = String(value('action')?.[3] ?? '').toUpperCase();
-    const related = String(trigger?.[1]['related'] ?? 'START').toUpperCase();
-    const length = trigger?.[2] === 'duration' ? readDuration(String(trigger[3])) : undefined;
-    const before = length ? -length.toSeconds() / 60 : NaN;
-    const text = value('description');
-    const simple =
-      name === 'valarm' &&
-      action === 'DISPLAY' &&
-      related === 'START' &&
-      properties.length === (text ? 3 : 2) &&
-      Object.keys(text?.[1] ?? {}).length + parts.length === 0;
-    const description = String(text?.[3] ?? '');
-    const reminder = Reminder.safeParse({
-      minutesBefore: before,
-      ...(description && description !== (title || PLAIN_REMINDER) ? { description } : {}),
-    });
-    if (simple && reminder.success) reminders.push(reminder.data);
-    else kept.push([name, properties, parts]);
-  }
-  return { reminders, kept };
+/** The reminders that an entry's alarms are; other alarms are kept as they are, and it is said. */
+function alarmsOf(component: ComponentLines, title: string, hasNone: boolean, context: ReadContext) {
+  const components = component.components.map((part) => asJCal(part, context.report));
+  const read = readAlarms(components, { title }, hasNone);
+  const detail = title.slice(0, 120);
+  if (read.unsaid > 0) context.report({ line: component.line, code: 'kept-alarm', detail });
+  if (read.tooMany > 0) context.report({ line: component.line, code: 'too-many-alarms', detail });
+  return read;
 }
 
 /** The fields that properties say, and which properties say what the model can't. */
 function readFields(source: PropertySource): { fields: Partial<EventFields>; unsaid: ReadonlySet<string> } {
   const fields: Partial<Record<FieldName, unknown>> = {};
   const unsaid = new Set<string>();
-  for (const { name, names, read, unsayable } of CODECS) {
-    const value = read(source) ?? rowOf(name).initial;
+  for (const { name, names, read, unsayable, foreign } of CODECS) {
+    const other = foreign && source.like?.(foreign.names);
+    const value = read(source) ?? (other && foreign.read(other)) ?? rowOf(name).initial;
     if (value !== undefined) fields[name] = value;
     const text = source.text(names[0]!);
     if (text !== '' && unsayable?.is(text) && unsayable.standsFor(text, value)) unsaid.add(names[0]!);
@@ -232,8 +197,14 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
   const { fields, unsaid } = readFields({
     text,
     all: (name) => named(name).map(({ property }) => property),
+    like: (names) => lines.find(({ property }) => names.test(property[0]))?.property,
   });
-  const { reminders, kept } = readAlarms(component, fields.title ?? '', context);
+  const { reminders, kept } = alarmsOf(
+    component,
+    fields.title ?? '',
+    text(REMINDERS_PROPERTY).toUpperCase() === 'NONE',
+    context,
+  );
   const preserved: Preserved = {
     properties: [
       ...lines
@@ -247,7 +218,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
         ),
       ...keptOfRecurrence,
     ],
-    components: kept as Preserved['components'],
+    components: kept,
     ...parametersOf(lines),
   };
   const id = context.newId();
@@ -263,7 +234,7 @@ export function readEvent(component: ComponentLines, context: ReadContext): Cale
     ...(recurs ? { recurrence } : {}),
     ...(recurrenceId ? { recurrenceId } : {}),
     ...(recurrenceId && range === 'THISANDFUTURE' ? { recurrenceRange: 'this-and-future' } : {}),
-    reminders,
+    ...(reminders ? { reminders } : {}),
     sequence: Math.max(0, Math.trunc(Number(text('sequence')) || 0)),
     created: instant('created') ?? context.now,
     modified: instant('last-modified') ?? instant('dtstamp') ?? context.now,

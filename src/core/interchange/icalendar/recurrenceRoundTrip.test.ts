@@ -175,7 +175,7 @@ describe('a series that skips days off', () => {
     calendarName: (id: string) => (id === 'off' ? 'Days off' : undefined),
     lookup: () => new DaysOff([off]).lookup(standardWorkingPattern),
   };
-  const text = writeCalendarFile([round], calendar(), source);
+  const text = writeCalendarFile([round], calendar(), { daysOff: source });
 
   test('is written so that other programs agree', () => {
     const component = new ICAL.Component(ICAL.parse(text) as string).getFirstSubcomponent('vevent')!;

@@ -1,7 +1,10 @@
 import ICAL from 'ical.js';
 import type { Calendar } from '../../model/calendar';
 import { FIELD_NAMES, rowOf } from '../../fields/eventFields';
-import type { CalendarEvent, Reminder } from '../../model/entry';
+import { REMINDERS_PROPERTY, writeAlarm } from '../../fields/alarms';
+import type { CalendarEvent } from '../../model/entry';
+import type { UsualReminders } from '../../model/reminder';
+import { remindersOf } from '../../reminders/dueTimes';
 import type { EventTime } from '../../model/eventTime';
 import type { Preserved } from '../../model/preserved';
 import { formatRule, parseRule } from '../../recurrence/rule';
@@ -12,7 +15,7 @@ import { isKnownZone } from '../../time/zones';
 import { colourProperties } from '../../fields/colourProperty';
 import { DESIGN } from './design';
 import type { JCalComponent, JCalProperty } from '../../model/jcal';
-import { endOfDate, PLAIN_REMINDER } from './readEvent';
+import { endOfDate } from './readEvent';
 import { zonesNamed } from './readLines';
 import { type DaysOffSource, skipProperties } from './skipDaysOffProperty';
 import { writeTimezone, type ZoneSpan } from './writeTimezone';
@@ -73,6 +76,10 @@ function beyondModel([name, , , value]: JCalProperty) {
 
 /** Whether a kept property is written: one that the model can't say as long as it stands for what the entry says. */
 function isStillSaid(property: JCalProperty, event: CalendarEvent): boolean {
+  for (const name of FIELD_NAMES) {
+    const foreign = rowOf(name).property?.foreign;
+    if (foreign?.names.test(property[0])) return foreign.says(property, event[name]);
+  }
   const beyond = beyondModel(property);
   return !beyond || beyond.unsayable.standsFor(String(property[3]), event[beyond.field!]);
 }
@@ -95,20 +102,19 @@ function ruleLine(text: string, start: EventTime): string {
   return `RRULE:${formatRule({ ...parseRule(text), until: { kind: 'utc', value: localString(instant) } })}`;
 }
 
-function alarmLines({ minutesBefore, description }: Reminder, title: string): string[] {
-  return [
-    'BEGIN:VALARM',
-    'ACTION:DISPLAY',
-    line(['description', {}, 'text', description ?? (title || PLAIN_REMINDER)]),
-    `TRIGGER:-PT${minutesBefore}M`,
-    'END:VALARM',
-  ];
+/** The alarms of an event: its own reminders, or those that are usual in its calendar and marked so. */
+function alarmsOf(event: CalendarEvent, usual: WriteContext['usual']): JCalComponent[] {
+  if (event.reminders) return event.reminders.map((reminder) => writeAlarm(reminder, event));
+  return remindersOf(event, usual?.get(event.calendarId)).map((reminder) =>
+    writeAlarm(reminder, event, true),
+  );
 }
 
 interface WriteContext {
   readonly overridesOf: (event: CalendarEvent) => readonly CalendarEvent[];
   readonly daysOff: DaysOffSource | undefined;
   readonly withoutHistory: HiddenHistory | undefined;
+  readonly usual: ReadonlyMap<string, UsualReminders> | undefined;
 }
 
 /** Events whose making and changing is nobody's business, and the instant that stands for it. */
@@ -144,6 +150,9 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
     ...(event.recurrence?.exceptionDates ?? []).map((time) => timeProperty('exdate', time)),
     ...skipProperties(event, context.overridesOf(event), context.daysOff, timeProperty),
     ...FIELD_NAMES.flatMap((name) => rowOf(name).property?.write(event[name], event) ?? []),
+    ...(event.reminders?.length === 0
+      ? ([[REMINDERS_PROPERTY, {}, 'text', 'NONE']] satisfies JCalProperty[])
+      : []),
     ['sequence', {}, 'integer', event.sequence],
   ];
   const properties = [
@@ -157,8 +166,9 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
     'BEGIN:VEVENT',
     ...properties.map(line),
     ...(event.recurrence?.rules ?? []).map((rule) => ruleLine(rule, event.start)),
-    ...event.reminders.flatMap((reminder) => alarmLines(reminder, event.title)),
-    ...(event.preserved?.components ?? []).map((component) => ICAL.stringify.component(component, DESIGN)),
+    ...[...alarmsOf(event, context.usual), ...(event.preserved?.components ?? [])].map((component) =>
+      ICAL.stringify.component(component as JCalComponent, DESIGN),
+    ),
     'END:VEVENT',
   ];
 }
@@ -196,6 +206,16 @@ function zoneSpans(events: readonly CalendarEvent[]): Map<string, ZoneSpan> {
 export type WrittenCalendar = Pick<Calendar, 'name' | 'description'> &
   Partial<Pick<Calendar, 'colour' | 'preserved'>>;
 
+/** What else is to be known to write a file. */
+export interface WriteOptions {
+  /** What series that skip days off need; without it, only that they do so is written. */
+  readonly daysOff?: DaysOffSource | undefined;
+  /** Events of which it is not said when they were made and changed. */
+  readonly withoutHistory?: HiddenHistory | undefined;
+  /** The usual reminders of calendars by their ids, written with the events that follow them. */
+  readonly usual?: ReadonlyMap<string, UsualReminders> | undefined;
+}
+
 /** The zones that kept properties name, each from its first date on. */
 function keptZoneSpans(
   properties: readonly (readonly unknown[])[],
@@ -211,14 +231,11 @@ const EARLIEST_KEPT = dayNumber(1990, 1, 1) * DAY;
 /**
  * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
  * name, description and colour (RFC 7986), and what its file held beyond events.
- * @param daysOff what series that skip days off need; without it, only that they do so is written
- * @param withoutHistory events of which it is not said when they were made and changed
  */
 export function writeCalendarFile(
   events: readonly CalendarEvent[],
   calendar?: WrittenCalendar,
-  daysOff?: DaysOffSource,
-  withoutHistory?: HiddenHistory,
+  { daysOff, withoutHistory, usual }: WriteOptions = {},
 ): string {
   const overrides = new Map<string, CalendarEvent[]>();
   for (const event of events)
@@ -228,6 +245,7 @@ export function writeCalendarFile(
     overridesOf: (event) => overrides.get(event.id) ?? [],
     daysOff,
     withoutHistory,
+    usual,
   };
   const text = (name: string, value: string | undefined): JCalProperty[] =>
     value ? [[name, {}, 'text', value]] : [];

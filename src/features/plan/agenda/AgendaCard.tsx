@@ -1,12 +1,13 @@
 import { memo } from 'react';
 import type { Calendar } from '@/core/model/calendar';
-import type { Occurrence } from '@/core/schedule/occurrence';
+import { isReminded, type Occurrence } from '@/core/schedule/occurrence';
 import { DAY } from '@/core/time/civil';
 import { lengthText, shortDayText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
+import { backText, leaveText } from '@/ui/travelText';
 import { words } from '@/ui/words';
 import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
@@ -40,13 +41,15 @@ export const AgendaCard = memo(function AgendaCard({ occurrence, day, calendar, 
   const { time, length } = timesOn(occurrence, day);
   const { location, availability, classification } = occurrence;
   const details = [
+    [leaveText(occurrence), backText(occurrence)].filter(Boolean).join(', '),
     location,
     availability === 'busy' ? '' : words.entry.availability[availability],
     classification === 'public' ? '' : words.entry.classification[classification],
   ].filter(Boolean);
-  const icons = [occurrence.recurring ? 'autorenew' : '', occurrence.reminds ? 'bell-outline' : ''].filter(
-    Boolean,
-  );
+  const icons = [
+    occurrence.recurring ? 'autorenew' : '',
+    isReminded(occurrence, calendar?.usualReminders) ? 'bell-outline' : '',
+  ].filter(Boolean);
   return (
     <div className={classes.row}>
       <div aria-hidden className={classes.time}>

@@ -119,7 +119,10 @@ function Sections({ view, answers, parts, loads, tabbableKey }: SectionsProps) {
   const calendarsById = useMemo(() => new Map(calendars.map((each) => [each.id, each])), [calendars]);
   const selected = useMemo(() => new Set(selectedKeys), [selectedKeys]);
   const draftOnDay = useDraftOnDay(address.zone, draftCalendar, actions);
-  const taken = useMemo(() => answers.flatMap(({ occurrences }) => occurrences), [answers]);
+  const taken = useMemo(
+    () => answers.flatMap(({ occurrences, travelling }) => [...occurrences, ...travelling]),
+    [answers],
+  );
   return parts.map((part, index) => (
     <AgendaSection
       key={part.kind === 'day' ? part.day : -part.first}

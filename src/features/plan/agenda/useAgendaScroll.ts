@@ -50,6 +50,21 @@ const belowOf = (box: HTMLElement): number => box.scrollHeight - box.scrollTop -
 const within = (day: number, bounds: DayRange | undefined): number =>
   bounds ? Math.min(Math.max(day, bounds.first), bounds.end - 1) : day;
 
+/** Fetches the next days when those that have come leave room: days in sight at once, then, in a quiet moment, those out of it. */
+function useNextDays(scroller: RefObject<HTMLDivElement | null>, scrolled: Scrolled): void {
+  const { parts, isFetching, hasBefore, hasAfter, extend } = scrolled;
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box || isFetching) return;
+    const below = belowOf(box);
+    if (below <= 0 && hasAfter) return extend(1);
+    const direction = below < NEAR && hasAfter ? 1 : box.scrollTop < NEAR && hasBefore ? -1 : 0;
+    if (direction === 0) return;
+    const handle = setTimeout(() => extend(direction), QUIET);
+    return () => clearTimeout(handle);
+  }, [scroller, parts, isFetching, hasAfter, hasBefore, extend]);
+}
+
 /**
  * A list of days that goes on in both directions: what stands at the top stays there when days come before it, and the
  * selected day follows where scrolling rests.
@@ -91,17 +106,7 @@ export function useAgendaScroll(start: number, scrolled: Scrolled): AgendaScroll
     else onAnchor(day);
   }, [asked, today, bounds, visits, onAnchor, onSelectDay]);
   useLayoutEffect(keepInPlace, [parts]);
-  useEffect(() => {
-    const box = scroller.current;
-    if (!box || isFetching) return;
-    // Days in sight at once; then, in a quiet moment, those below and those above.
-    const below = belowOf(box);
-    if (below <= 0 && hasAfter) return extend(1);
-    const direction = below < NEAR && hasAfter ? 1 : box.scrollTop < NEAR && hasBefore ? -1 : 0;
-    if (direction === 0) return;
-    const handle = setTimeout(() => extend(direction), QUIET);
-    return () => clearTimeout(handle);
-  }, [parts, isFetching, hasAfter, hasBefore, extend]);
+  useNextDays(scroller, scrolled);
   const onScroll = () => {
     const box = scroller.current;
     // Nobody has scrolled where the list itself has put what is seen, or has gone already.

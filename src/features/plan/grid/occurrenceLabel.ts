@@ -2,6 +2,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY } from '@/core/time/civil';
 import { dayText, timeText } from '@/ui/dates';
+import { leaveText } from '@/ui/travelText';
 import { words } from '@/ui/words';
 
 /** An occurrence as it is read out: "Tuesday 9 March, 14:00 to 15:00, Keeper rota call, Meetings calendar, busy". */
@@ -29,6 +30,7 @@ export function occurrenceLabel(occurrence: Occurrence, calendar: Calendar | und
     occurrence.status === 'cancelled' ? words.entry.status.cancelled : '',
     occurrence.recurring ? (occurrence.changed ? words.entry.changed : words.entry.series) : '',
     occurrence.location,
+    leaveText(occurrence),
   ]
     .filter(Boolean)
     .join(', ');

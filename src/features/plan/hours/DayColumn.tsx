@@ -16,6 +16,7 @@ import { words } from '@/ui/words';
 import { CrowdButton } from './CrowdButton';
 import { EntryCard } from './EntryCard';
 import { cardsWidth } from './columnSizes';
+import { TravelMarks } from './TravelMarks';
 import { useGhost } from '../grid/ghost';
 
 interface DayColumnProps {
@@ -125,6 +126,7 @@ export const DayColumn = memo(function DayColumn({
           fontsLoaded={fontsLoaded}
         />
       ))}
+      <TravelMarks cards={cards} scale={scale} day={day} width={cardsWidth(width)} />
       {crowds.map((crowd) => (
         <CrowdButton key={crowd.top} crowd={crowd} day={day} width={width} calendars={calendars} />
       ))}

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { DayCard } from '@/core/layout/hours';
 import type { Calendar } from '@/core/model/calendar';
 import { fitWords } from '@/core/layout/fitWords';
-import type { Occurrence } from '@/core/schedule/occurrence';
+import { isReminded, type Occurrence } from '@/core/schedule/occurrence';
 import { instantToWall } from '@/core/time/zones';
 import { timeRangeText, timeText } from '@/ui/dates';
 import { AppIcon } from '@/ui/icons/AppIcon';
@@ -83,10 +83,10 @@ function detailsOf(occurrence: Occurrence, zoneName: (zone: string) => string): 
   ].filter(Boolean);
 }
 
-const iconsOf = ({ recurring, classification, reminds }: Occurrence): IconName[] => [
-  ...(recurring ? (['autorenew'] as const) : []),
-  ...(classification === 'public' ? [] : (['eye-off-outline'] as const)),
-  ...(reminds ? (['bell-outline'] as const) : []),
+const iconsOf = (occurrence: Occurrence, calendar: Calendar | undefined): IconName[] => [
+  ...(occurrence.recurring ? (['autorenew'] as const) : []),
+  ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
+  ...(isReminded(occurrence, calendar?.usualReminders) ? (['bell-outline'] as const) : []),
 ];
 
 /** A timed entry as a card: the index tab, the title, and as much else as there is room for in whole lines. */
@@ -96,7 +96,7 @@ export const EntryCard = memo(function EntryCard(props: EntryCardProps) {
   const frame = useCardFrame()(occurrence, calendar, state);
   const { tones } = frame;
   const width = Math.max(4, across.width * columnWidth - 3);
-  const icons = iconsOf(occurrence);
+  const icons = iconsOf(occurrence, calendar);
   const fitted =
     width < TAB
       ? null

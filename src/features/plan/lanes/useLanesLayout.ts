@@ -106,7 +106,11 @@ export function useLanesLayout(
   const gaps = useMemo(() => {
     const instantOf = (minute: number) => wallToInstant(zone, day * DAY + wallMinute(hours, minute) * MINUTE);
     const from = Math.max(now, instantOf(hours.from));
-    return gapsBetween(answer?.occurrences ?? [], from, instantOf(hours.to));
+    return gapsBetween(
+      answer ? [...answer.occurrences, ...answer.travelling] : [],
+      from,
+      instantOf(hours.to),
+    );
   }, [answer, zone, day, hours, now]);
   const toX = (minute: number) => minuteToX(hours, hourWidth, minute);
   return {

@@ -1,14 +1,10 @@
-import { DAY, MINUTE } from '@/core/time/civil';
+import { MINUTE } from '@/core/time/civil';
+import { clockOfMinute, minuteOfClock } from '@/core/time/clockTime';
 import { typedTime } from '@/core/time/typedTimes';
 import { timeText, writingHabits } from '../../dates';
 import { words } from '../../words';
 import { OptionRow } from './OptionRow';
 import { TypedField, type TypedFieldProps } from './TypedField';
-
-const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
-const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
-const timeOf = (minutes: number): string =>
-  new Date((((minutes * MINUTE) % DAY) + DAY) % DAY).toISOString().slice(11, 16);
 
 const LIST_WIDTH = 140;
 /** Minutes between the times of the list, and by which an arrow key leads. */
@@ -20,25 +16,29 @@ const OFFERED = Array.from({ length: (24 * 60) / LIST_STEP }, (_, index) => inde
 
 /** The next full step after or before a time, as a key says. */
 function stepped(time: string, key: string): string | undefined {
-  if (!TIME.test(time)) return undefined;
-  const steps = minutesOf(time) / KEY_STEP;
-  if (key === 'ArrowUp') return timeOf((Math.floor(steps) + 1) * KEY_STEP);
-  return key === 'ArrowDown' ? timeOf((Math.ceil(steps) - 1) * KEY_STEP) : undefined;
+  const minute = minuteOfClock(time);
+  if (minute === undefined) return undefined;
+  const steps = minute / KEY_STEP;
+  if (key === 'ArrowUp') return clockOfMinute((Math.floor(steps) + 1) * KEY_STEP);
+  return key === 'ArrowDown' ? clockOfMinute((Math.ceil(steps) - 1) * KEY_STEP) : undefined;
 }
 
 /** A time of day (`HH:MM`), typed as the person writes times or picked from a list. */
 export function TimeField(props: TypedFieldProps) {
   const { value, label } = props;
   // The nearest of the list has the focus first.
-  const nearest = TIME.test(value) ? Math.floor(minutesOf(value) / LIST_STEP) * LIST_STEP : 9 * 60;
+  const nearest = Math.floor((minuteOfClock(value) ?? 9 * 60) / LIST_STEP) * LIST_STEP;
   return (
     <TypedField
       {...props}
       kind={{
-        written: (time) => (TIME.test(time) ? timeText(minutesOf(time) * MINUTE) : undefined),
+        written: (time) => {
+          const minute = minuteOfClock(time);
+          return minute === undefined ? undefined : timeText(minute * MINUTE);
+        },
         read: (text) => {
           const found = typedTime(text, writingHabits());
-          return found === undefined ? undefined : timeOf(found);
+          return found === undefined ? undefined : clockOfMinute(found);
         },
         stepped,
         unread: words.dates.noTime(timeText(EXAMPLE * MINUTE)),
@@ -54,7 +54,7 @@ export function TimeField(props: TypedFieldProps) {
             key={offered}
             label={timeText(offered * MINUTE)}
             selected={offered === nearest}
-            onPress={() => onPick(timeOf(offered))}
+            onPress={() => onPick(clockOfMinute(offered))}
           />
         ))
       }

@@ -47,6 +47,7 @@ export const changesWords = {
     'occurrence-brought-back': (_count: number, name: string) => `A date of “${name}” is back`,
     'entries-binned': (count: number, name: string) =>
       count === 1 ? `“${name}” is in the bin` : `${plural(count, 'entry', 'entries')} are in the bin`,
+    'entries-reminded': (count: number) => `Reminders of ${plural(count, 'entry', 'entries')} changed`,
     'entries-to-calendar': (count: number, name: string) =>
       `${plural(count, 'entry', 'entries')} moved to ${name}`,
     'entries-restored': (count: number) => `${plural(count, 'entry', 'entries')} brought back`,

@@ -2,14 +2,6 @@ import { ordinalNumber, ruleInEnglish, ruleProblemsInEnglish } from '@/core/recu
 import { quickChoiceInEnglish } from '@/core/recurrence/words/englishChoices';
 import { plural } from '../plural';
 
-/** "20 min", "3 h", "40 days". */
-const spanText = (minutes: number): string =>
-  minutes < 120
-    ? `${minutes} min`
-    : minutes < 2880
-      ? `${Math.round(minutes / 60)} h`
-      : plural(Math.round(minutes / 1440), 'day');
-
 /** The words of entries and series: the entry line, the desk and the editor. */
 export const entriesWords = {
   /** What the fields of an entry are called, each that stands in the form by itself. */
@@ -75,7 +67,6 @@ export const entriesWords = {
     intoTitle: 'Keep these words in the title',
     allDay: 'Whole day',
     noRepeat: 'Does not repeat',
-    noReminder: 'No reminder',
     noPlace: 'No place',
     here: 'Time of this view',
     setPlace: 'Set the place',
@@ -129,7 +120,6 @@ export const entriesWords = {
       'A series moves to another calendar whole; of a series, only the chosen occurrences shift.',
     notes: 'Notes',
     repeats: 'Repeats',
-    reminder: (text: string) => text,
   },
   scope: {
     title: 'This is one of a series',
@@ -198,30 +188,49 @@ export const entriesWords = {
     exceptions: (count: number) => plural(count, 'exception'),
   },
   ruleProblems: ruleProblemsInEnglish,
+  travel: {
+    leave: (time: string, length: string) => `Leave ${time} (${length})`,
+    back: (time: string, length: string) => `Back ${time} (${length})`,
+    flag: (time: string) => `leave ${time}`,
+    flagOf: (time: string, title: string) => `Leave ${time} for ${title}`,
+    backOf: (time: string) => `back ${time}`,
+  },
   reminder: {
-    label: 'Reminder',
-    another: 'Another reminder',
-    add: 'Add a reminder',
-    numbered: (number: number) => `Reminder ${number}`,
-    remove: (number: number) => `Remove reminder ${number}`,
+    label: 'Reminders',
     none: 'None',
-    atStart: 'When it starts',
-    before: (text: string) => `${text} before`,
+    asUsual: (calendar: string) => `As usual in ${calendar}`,
+    without: 'No reminder',
+    usualAgain: 'As usual in their calendars',
+    more: (text: string) => `One more: ${text.charAt(0).toLowerCase()}${text.slice(1)}`,
+    at: { start: 'When it starts', end: 'When it ends', leaving: 'When to leave' },
+    before: {
+      start: (text: string) => `${text} before`,
+      end: (text: string) => `${text} before the end`,
+      leaving: (text: string) => `${text} before leaving`,
+    },
+    after: {
+      start: (text: string) => `${text} after the start`,
+      end: (text: string) => `${text} after the end`,
+      leaving: (text: string) => `${text} after leaving`,
+    },
+    atTime: (daysBefore: number, time: string) =>
+      daysBefore === 0
+        ? `On the day at ${time}`
+        : daysBefore === 1
+          ? `The day before at ${time}`
+          : `${daysBefore} days before at ${time}`,
+    fixed: (day: string, time: string) => `On ${day} at ${time}`,
+    again: (times: number, every: string) => `again ${plural(times, 'time')}, every ${every}`,
+    ways: {
+      notice: 'by notice',
+      sound: 'with a sound',
+      email: 'by e-mail',
+      text: 'by text message',
+    },
+    days: (count: number) => (count % 7 === 0 ? plural(count / 7, 'week') : plural(count, 'day')),
     minutes: (count: number) =>
-      count % 1440 === 0 && count > 0
-        ? plural(count / 1440, 'day')
-        : count % 60 === 0 && count > 0
-          ? plural(count / 60, 'hour')
-          : plural(count, 'minute'),
-    due: (title: string, when: string) => `${title}, ${when}`,
-    startsIn: (minutes: number) =>
-      minutes > 0 ? `in ${spanText(minutes)}` : minutes === 0 ? 'now' : `${spanText(-minutes)} ago`,
-    region: 'Reminders',
-    allow: 'Show reminders as notifications, too',
-    allowed: 'Reminders also show as notifications of this browser.',
-    denied: 'This browser does not allow notifications; reminders show on the page.',
+      count % 60 === 0 && count > 0 ? plural(count / 60, 'hour') : plural(count, 'minute'),
     others: (count: number) => `and ${count} more`,
-    dismissAll: 'Dismiss all',
   },
   editor: {
     newTitle: 'New entry',
@@ -249,6 +258,7 @@ export const entriesWords = {
     discardKeep: 'Keep for later',
     discardNo: 'Stay',
     length: 'Length',
+    travel: 'Way there and back',
     unfinished: 'Unfinished',
     goOn: 'Go on',
     goOnWith: (title: string) => `Go on with ${title}`,

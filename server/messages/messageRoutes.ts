@@ -1,0 +1,46 @@
+import express, { type Router } from 'express';
+import { plainPageHeaders } from '../plainPageHeaders';
+import { Token } from '../secrets';
+import { FARTHEST, MessagePlan } from './message';
+import type { MessageStore, PlanAnswer } from './messageStore';
+import { outboxPage } from './outboxPage';
+
+const STATUS: Record<PlanAnswer, number> = { done: 204, 'not-yours': 403, 'too-much': 507 };
+
+/** How the browser hands over what is to go out: `PUT /api/messages/TOKEN`, all of it each time, with the box's key. */
+export function messageRoutes(store: MessageStore, now: () => number): Router {
+  const router = express.Router();
+  router.use(express.json({ limit: '5mb' }));
+  router.put('/:token', async (request, response) => {
+    const token = Token.safeParse(request.params.token);
+    const plan = MessagePlan.safeParse(request.body);
+    if (!token.success || !plan.success) {
+      const where = plan.error?.issues[0]?.path.join('.') ?? 'address';
+      response.status(400).json({ error: 'these are no messages to send', where });
+      return;
+    }
+    if (plan.data.messages.some(({ at }) => at > now() + FARTHEST)) {
+      response.status(400).json({ error: 'messages are taken for fourteen days', where: 'messages' });
+      return;
+    }
+    response.status(STATUS[await store.plan(token.data, plan.data, request.ip)]).end();
+  });
+  return router;
+}
+
+/** What a browser's messages came to: `/outbox/TOKEN`, for who has its address. */
+export function outboxPages(store: MessageStore): Router {
+  const router = express.Router();
+  router.use(plainPageHeaders("'self'"));
+  router.get('/:token', async (request, response) => {
+    const token = Token.safeParse(request.params.token);
+    if (!token.success) {
+      response.status(404).type('text').send('There is no outbox at this address.');
+      return;
+    }
+    await store.send();
+    response.set({ 'Cache-Control': 'no-store', 'X-Robots-Tag': 'noindex, nofollow' });
+    response.type('html').send(outboxPage(await store.get(token.data)));
+  });
+  return router;
+}

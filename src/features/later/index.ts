@@ -1,0 +1,12 @@
+/**
+ * What the first view does not need, as one script that comes later: its parts share much, and whoever shows one of them
+ * fetches this with `later`.
+ */
+export { EntryAttachments } from '@/features/attachments';
+export { Editor } from '@/features/editor';
+export { FeedHost } from '@/features/feeds';
+export { MessageHost } from '@/features/messages';
+export { NewVersionLine } from '@/features/offline';
+export { PublishHost } from '@/features/publish';
+export { ReminderHost } from '@/features/reminders';
+export { SetupScreen } from '@/features/setup';

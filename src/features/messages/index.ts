@@ -1,0 +1,2 @@
+export { MessageHost } from './MessageHost';
+export { MessageSettings } from './MessageSettings';

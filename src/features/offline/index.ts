@@ -1,0 +1,2 @@
+export { InstallSetting } from './InstallSetting';
+export { NewVersionLine } from './NewVersionLine';
