@@ -85,7 +85,8 @@ test('a day of a shown period is printed by itself', async ({ page }) => {
   await expect(field('From')).toHaveValue('Thu, 18 Mar 2027');
   await expect(field('To')).toHaveValue('Thu, 18 Mar 2027');
   // A page that takes whole dates alone leaves what is half-typed in the field.
-  await field('To').pressSequentially('20 mar');
+  await field('To').click();
+  await page.keyboard.type('20 mar');
   await expect(field('To')).toHaveValue('20 mar');
   await page.keyboard.press('Tab');
   await expect(field('To')).toHaveValue('Sat, 20 Mar 2027');

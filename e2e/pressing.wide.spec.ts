@@ -151,7 +151,7 @@ test('a reminder that was dismissed stays so after a reload, and one that was no
   await editor.getByRole('button', { name: 'Add a reminder' }).click();
   await editor.getByRole('button', { name: '10 minutes before' }).click();
   await editor.getByRole('button', { name: 'Save', exact: true }).click();
-  await expectKept(page, '\\"minutes\\":-10');
+  await expectKept(page, '\\"local\\":\\"2027-03-09T14:00:00');
 
   await openPlan(page, '/?now=2027-03-09T13:50:10');
   const region = page.getByRole('region', { name: 'Reminders' });

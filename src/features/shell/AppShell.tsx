@@ -19,6 +19,7 @@ import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
 import { ScopeSheet } from './ScopeSheet';
+import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
 import { useUndoKeys } from './useUndoKeys';
 
@@ -97,6 +98,7 @@ export function AppShell({ children }: { children: ReactNode }) {
   const isAtRest = usePreload();
   useUndoKeys();
   useKeptWorkspace();
+  useFirstVisit();
   const pathname = usePathname();
   // With hardly any height Plan has all of it: the places come with the rows that its button opens.
   const height = useWindowHeight();
