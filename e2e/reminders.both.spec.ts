@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectKept, openEditor, openPlan, press, test, writeLine } from './pages';
+import { boxOf, expect, expectKept, openEditor, openPlan, press, test, writeLine } from './pages';
 
 const due = (page: Page) => page.getByRole('region', { name: 'Reminders' });
 const NOW = '/?now=2027-03-09T10:20';
@@ -56,6 +56,10 @@ test('in the editor two presses set a reminder, any other is said in full, and w
   await openPlan(page, NOW);
   const editor = await editorOf(page, 'Lamp order 14:00');
   await press(editor.getByRole('button', { name: 'Add a reminder' }));
+  // What is offered wraps within the editor.
+  const choice = await boxOf(editor.getByRole('button', { name: 'Another time…' }));
+  const room = (await editor.boundingBox())!;
+  expect(choice.x + choice.width).toBeLessThanOrEqual(room.x + room.width);
   await press(editor.getByRole('button', { name: '10 minutes before' }));
   await press(editor.getByRole('button', { name: 'Another reminder' }));
   await press(editor.getByRole('button', { name: 'Another time…' }));

@@ -135,5 +135,6 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
   shrink: { flexShrink: 1, flexGrow: 1, alignItems: 'flex-start' },
   add: { alignSelf: 'flex-start' },
-  quick: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  // Beside something else it shrinks to what is there, and wraps.
+  quick: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), flexShrink: 1 },
 });

@@ -112,6 +112,7 @@ export const DayColumn = memo(function DayColumn({
       {missing && missing.to > drawn.from && missing.from < drawn.to ? (
         <MissingHour scale={scale} missing={missing} />
       ) : null}
+      <TravelMarks cards={cards} scale={scale} day={day} width={cardsWidth(width)} />
       {cards.map((card) => (
         <EntryCard
           key={card.occurrence.key}
@@ -126,7 +127,6 @@ export const DayColumn = memo(function DayColumn({
           fontsLoaded={fontsLoaded}
         />
       ))}
-      <TravelMarks cards={cards} scale={scale} day={day} width={cardsWidth(width)} />
       {crowds.map((crowd) => (
         <CrowdButton key={crowd.top} crowd={crowd} day={day} width={width} calendars={calendars} />
       ))}

@@ -83,10 +83,12 @@ function Way({
 }
 
 const classes = pageClasses('travel', {
-  way: { position: 'absolute', pointerEvents: 'none', zIndex: 2 },
+  way: { position: 'absolute', pointerEvents: 'none' },
   line: { position: 'absolute', top: 0, bottom: 0, width: 0, borderLeftWidth: 2, borderLeftStyle: 'dotted' },
+  // A line lies under the cards that it passes, a flag over them.
   flag: {
     position: 'absolute',
+    zIndex: 2,
     left: 3,
     display: 'inline-flex',
     alignItems: 'center',
