@@ -39,7 +39,7 @@ test('calendars are put in another order by the handle, by keys and by the menu'
 test('the index of Setup leads to its sections', async ({ page }) => {
   await openSetup(page);
   const index = page.getByRole('navigation', { name: 'Sections of Setup' });
-  for (const name of ['Bin', 'Periods', 'Calendars']) {
+  for (const name of ['Set aside', 'Periods', 'Calendars']) {
     await index.getByRole('link', { name }).click();
     await expect(page.getByRole('region', { name, exact: true })).toBeFocused();
     await expect(page.getByRole('heading', { name, exact: true })).toBeInViewport();

@@ -89,33 +89,6 @@ test('new entries are as long as is usual', async ({ page }) => {
   await expect(card(page, /12:30 to 13:15, Buoy log/)).toBeVisible();
 });
 
-test('what is in the bin comes back, or is removed for good when that is said twice', async ({ page }) => {
-  await openPlan(page, '/?view=day&date=2027-03-09');
-  for (const title of ['Q1 works report', 'Tobias: crane survey']) {
-    await press(card(page, new RegExp(title)));
-    await page.keyboard.press('Delete');
-    await expect(card(page, new RegExp(title))).toHaveCount(0);
-  }
-  await openSetup(page);
-  const bin = page.getByRole('region', { name: 'Bin' });
-  const first = bin.getByRole('group').first();
-  await expect(first).toHaveAccessibleName('Tobias: crane survey');
-  await expect(first).toContainText(/Tuesday,? 9 March 2027 · 30 days left/);
-  await press(bin.getByRole('button', { name: 'Bring back Q1 works report' }));
-  await expect(bin.getByRole('group', { name: 'Q1 works report' })).toHaveCount(0);
-  await press(bin.getByRole('button', { name: 'Empty the bin' }));
-  const question = page.getByRole('dialog');
-  await expect(question).toContainText('They are removed for good.');
-  await press(question.getByRole('button', { name: 'Cancel', exact: true }).last());
-  await expect(bin.getByRole('group', { name: 'Tobias: crane survey' })).toBeVisible();
-  await press(bin.getByRole('button', { name: 'Empty the bin' }));
-  await press(question.getByRole('button', { name: 'Empty the bin' }));
-  await expect(bin).toContainText('The bin is empty.');
-  await page.goto('/?view=day&date=2027-03-09');
-  await expect(card(page, /Q1 works report/)).toBeVisible();
-  await expect(card(page, /Tobias: crane survey/)).toHaveCount(0);
-});
-
 test('the licences of all that it is built with are a press away', async ({ page, request }) => {
   await openSetup(page);
   const link = page.getByRole('link', { name: 'What this is built with, and its licences' });

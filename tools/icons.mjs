@@ -21,6 +21,8 @@ const names = [
   'autorenew',
   'bell-outline',
   'bookmark',
+  'broom',
+  'minus',
   'bookmark-outline',
   'calendar-blank-outline',
   'check',

@@ -17,7 +17,11 @@ import {
   type Trouble,
 } from '@/core/schedule/occurrenceIndex';
 import { rangesOverlap } from '@/core/time/eventTime';
+import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/batch/newOverlaps';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
+import { EntryTable } from '@/core/tidy/table/entryTable';
+import type { Likeness, SelectionSums, TableAnswer, TableQuery } from '@/core/tidy/table/tableQuery';
+import { keysLike, selectionSums } from '@/core/tidy/table/selection';
 import type { Beside } from './beside';
 
 /** What a view of days asks for. Days as day numbers, half-open. */
@@ -77,6 +81,7 @@ export interface RemindersQuery {
 export class Engine {
   private readonly index = new OccurrenceIndex();
   private readonly search = new EntrySearch(this.index);
+  private readonly table = new EntryTable(this.index, this.search);
   private readonly reminders = new ReminderIndex();
   /** What falls due soon, for each question that is asked about it. */
   private readonly plans = new Map<string, ReminderPlan>();
@@ -87,6 +92,7 @@ export class Engine {
    */
   load(chunks: readonly string[], aside: readonly string[] = []): void {
     this.search.reset();
+    this.table.reset();
     const entries = chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]);
     this.index.load(entries, new Set(aside));
     this.reminders.load(entries);
@@ -101,12 +107,14 @@ export class Engine {
   /** Replaces what stands beside the entries. */
   loadBeside({ notes, calendars }: Beside): void {
     this.search.loadNotes(notes);
+    this.table.reset();
     this.reminders.loadUsual(calendars);
     this.plans.clear();
   }
 
   /** Follows a change. */
   apply(patch: Pick<Patch, 'changes'>): void {
+    this.table.reset();
     for (const change of patch.changes) {
       if (change.collection === 'ownNotes') this.search.putNote(change.id, change.after?.text);
       if (change.collection === 'calendars') {
@@ -220,6 +228,37 @@ export class Engine {
   /** Makes searching ready. */
   prepareSearch(): Promise<void> {
     return this.search.prepare();
+  }
+
+  /** The rows of the table of all entries, from one place up to another. */
+  tableRows(query: TableQuery, from: number, to: number): Promise<TableAnswer> {
+    return this.table.rows(query, from, to);
+  }
+
+  /** The keys of all entries of the table in their order, or of those in a half-open range of places. */
+  tableKeys(query: TableQuery, from?: number, to?: number): Promise<string[]> {
+    return this.table.keys(query, from, to);
+  }
+
+  /** Where an entry stands in the table; -1 where it does not. */
+  tablePlace(query: TableQuery, key: string): Promise<number> {
+    return this.table.placeOf(query, key);
+  }
+
+  /** The keys of all entries that share something with one. */
+  keysLike(key: string, likeness: Likeness): string[] {
+    return keysLike(this.index, key, likeness);
+  }
+
+  /** What selected entries come to, and how many of them a table leaves out. */
+  async selectionSums(keys: readonly string[], zone: string, query?: TableQuery): Promise<SelectionSums> {
+    const shown = query && new Set(await this.table.keys(query));
+    return selectionSums(this.index, keys, zone, shown);
+  }
+
+  /** The busy time that would be taken twice after some changes and was not before. */
+  newOverlaps(changes: readonly EventChange[], query: RemindersQuery): NewOverlap[] {
+    return newOverlaps(this.index, changes, query.zone, filterOf(query));
   }
 
   /** Which of the given events are here already, but for entries of calendars that can't be changed. */

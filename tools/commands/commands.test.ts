@@ -46,6 +46,53 @@ const rota = fileOf(
 );
 const window = ['--from', '2027-03-15', '--to', '2027-04-10', '--zone', 'America/Halifax'];
 
+test('batch does a recipe to a file, series whole, and prints what became of each entry', async () => {
+  const recipe = path.join(folder, 'recipe.json');
+  const steps = [
+    { kind: 'shift', days: 7, minutes: 0 },
+    { kind: 'trim', minutes: 5 },
+  ];
+  writeFileSync(recipe, JSON.stringify({ 'orderly-week-recipe': 1, name: 'A week on', steps }));
+  const to = path.join(folder, 'later.ics');
+  const { status, out } = await run('batch', rota, recipe, to);
+  expect(status).toBe(0);
+  expect(out).toEqual([
+    'Keeper rota call: start, end',
+    'Tower paint: not changed: it takes whole days',
+    'Stores count: not changed: it would end before it starts',
+    "1 changed, 0 as they were, 2 can't be changed",
+  ]);
+  const written = readFileSync(to, 'utf8');
+  expect(written).toContain('DTSTART;TZID=Europe/Lisbon:20270323T140000');
+  expect(written).toContain('DTEND;TZID=Europe/Lisbon:20270323T145500');
+  expect(written).toContain('EXDATE;TZID=Europe/Lisbon:20270413T140000');
+  expect(written).toContain('DTSTART;VALUE=DATE:20270315');
+});
+
+test('batch refuses what is no recipe, and writes nothing', async () => {
+  const recipe = path.join(folder, 'bad.json');
+  const to = path.join(folder, 'never.ics');
+  const refused = async (text: string) => {
+    writeFileSync(recipe, text);
+    const { status, errors } = await run('batch', rota, recipe, to);
+    expect(status).toBe(2);
+    expect(existsSync(to)).toBe(false);
+    return errors[0];
+  };
+  const written = (step: object) => JSON.stringify({ 'orderly-week-recipe': 1, name: 'A', steps: [step] });
+  expect(await refused('no')).toContain('it is no recipe');
+  expect(await refused(written({ kind: 'paint' }))).toContain('its step 1 is not known: paint');
+  const replace = {
+    kind: 'replace',
+    find: '(',
+    by: '',
+    fields: ['title'],
+    mode: 'expression',
+    matchCase: false,
+  };
+  expect(await refused(written(replace))).toContain('the expression of step 1');
+});
+
 test('expand prints the occurrences of a window, one object a line, in the zone that is asked for', async () => {
   const { status, out } = await run('expand', rota, ...window, '--json');
   expect(status).toBe(0);

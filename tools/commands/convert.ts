@@ -1,6 +1,6 @@
 import { readFile, realpath, writeFile } from 'node:fs/promises';
 import { extname, resolve } from 'node:path';
-import { convertFile, FILE_FORMS, type FileForm } from '@/core/interchange/convert';
+import { convertFile, type ConvertOptions, FILE_FORMS, type FileForm } from '@/core/interchange/convert';
 import { DATE_ORDERS } from '@/core/interchange/csv/dates';
 import { fileText } from '@/core/interchange/icalendar/fileText';
 import { FileError, type FileRefusal } from '@/core/interchange/icalendar/problems';
@@ -14,13 +14,24 @@ function formOf(path: string): FileForm {
   return form;
 }
 
-/** Turns a calendar file, a table or a backup into another of these. Nothing is written if the file is refused. */
+/** Turns a calendar file, a table or a backup into another of these. */
 export async function convert(args: readonly string[], terminal: Terminal): Promise<void> {
-  const { given, options } = readParameters(args, { zone: { type: 'string' }, dates: { type: 'string' } }, [
-    'the file to read',
-    'the file to write',
-  ]);
+  const { given, options } = readParameters(args, CONVERT_OPTIONS, ['the file to read', 'the file to write']);
   const [from, to] = given as [string, string];
+  await convertFiles(from, to, options, terminal);
+}
+
+/** What can be said of how a file is read. */
+export const CONVERT_OPTIONS = { zone: { type: 'string' }, dates: { type: 'string' } } as const;
+
+/** Turns one file into another. Nothing is written if the file is refused. */
+export async function convertFiles(
+  from: string,
+  to: string,
+  options: Readonly<Record<string, string | boolean | undefined>>,
+  terminal: Terminal,
+  change?: (zone: string) => ConvertOptions['change'],
+): Promise<void> {
   const forms = { from: formOf(from), to: formOf(to) };
   if (await isSameFile(from, to)) throw new CommandError(`${to} is the file that is read: name another`);
   const zone = options.zone === undefined ? 'UTC' : readZone(options.zone, 'zone');
@@ -40,6 +51,7 @@ export async function convert(args: readonly string[], terminal: Terminal): Prom
       ...(dateOrder ? { dateOrder } : {}),
       now: Date.now(),
       newId: () => crypto.randomUUID(),
+      ...(change ? { change: change(zone) } : {}),
     });
     for (const { where, code, detail } of converted.problems) terminal.error(`${where}: ${code}: ${detail}`);
     text = converted.text;

@@ -1,3 +1,4 @@
+import { batch } from './batch';
 import { CommandError } from './commandError';
 import { convert } from './convert';
 import { expand } from './expand';
@@ -6,13 +7,16 @@ import type { Terminal } from './terminal';
 import { words } from './words';
 
 const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => Promise<void>> = {
+  batch,
   convert,
   expand,
   line,
   words,
 };
 
-const USAGE = `ow convert IN OUT [--zone ZONE] [--dates day-month|month-day]
+const USAGE = `ow batch IN RECIPE.json OUT [--zone ZONE] [--dates day-month|month-day] [--json]
+    does the steps of a recipe to all entries of a file, series whole, and prints what became of them
+ow convert IN OUT [--zone ZONE] [--dates day-month|month-day]
     a calendar file (.ics), a table (.csv) or a backup (.json) into another of these
 ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
     the occurrences of a calendar file within [from, to), sorted by start

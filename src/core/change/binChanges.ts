@@ -86,11 +86,16 @@ function lettingIn({ entry }: BinItem, series: CalendarEvent, context: ChangeCon
 }
 
 /**
- * Brings entries back from the bin; into the first calendar that takes entries, where their own is gone or closed. A
- * series comes with its changed occurrences; a changed occurrence takes its date in its series again.
+ * Brings entries back from the bin; into a calendar that is named, or the first that takes entries, where their own is gone
+ * or closed. A series comes with its changed occurrences; a changed occurrence takes its date in its series again.
  */
-export function restoreFromBin(state: State, ids: readonly string[], context: ChangeContext): Patch {
-  const fallback = writableCalendars(state)[0]?.id;
+export function restoreFromBin(
+  state: State,
+  ids: readonly string[],
+  context: ChangeContext,
+  intoId?: string,
+): Patch {
+  const fallback = intoId ?? writableCalendars(state)[0]?.id;
   const asked = new Set(ids);
   const items = [...state.bin.values()].filter(
     ({ id, entry }) => asked.has(id) || (entry.seriesId !== undefined && asked.has(entry.seriesId)),
@@ -115,6 +120,19 @@ export function restoreFromBin(state: State, ids: readonly string[], context: Ch
 /** Removes for good all that is in the bin, or undefined if there is nothing. */
 export const emptyBin = (state: State, context: ChangeContext): Patch | undefined =>
   removeForGood([...state.bin.values()], context);
+
+/** Removes some entries of the bin for good, with the changed occurrences of series among them. */
+export const removeFromBin = (
+  state: State,
+  ids: readonly string[],
+  context: ChangeContext,
+): Patch | undefined =>
+  removeForGood(
+    [...state.bin.values()].filter(
+      ({ id, entry }) => ids.includes(id) || (entry.seriesId !== undefined && ids.includes(entry.seriesId)),
+    ),
+    context,
+  );
 
 /** Removes for good what has been in the bin for longer than it is kept, or undefined if there is nothing. */
 export function clearOldBin(state: State, context: ChangeContext): Patch | undefined {

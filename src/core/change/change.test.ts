@@ -3,7 +3,7 @@ import { OccurrenceIndex } from '../schedule/occurrenceIndex';
 import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
 import type { State } from '../model/state';
 import { moveToCalendar, shiftByDays } from './batchChanges';
-import { binnedEntries, clearOldBin, emptyBin, restoreFromBin } from './binChanges';
+import { binnedEntries, clearOldBin, emptyBin, removeFromBin, restoreFromBin } from './binChanges';
 import {
   clashes,
   deleteCalendar,
@@ -246,6 +246,14 @@ describe('a series', () => {
     ]);
     expect(starts(applyPatch(all, restoreFromBin(all, ['call'], context())))).toEqual(starts(changed));
     expect(all.bin.size).toBe(2);
+    expect(applyPatch(all, removeFromBin(all, ['call'], context())!).bin.size).toBe(0);
+    expect(removeFromBin(all, ['never'], context())).toBeUndefined();
+    const homeless = { ...all, calendars: new Map([['desk', all.calendars.get('desk')!]]) };
+    const into = applyPatch(homeless, restoreFromBin(homeless, ['call'], context(), 'desk'));
+    expect(new Set([...into.entries.values()].map(({ calendarId }) => calendarId))).toEqual(
+      new Set(['desk']),
+    );
+
     const back = applyPatch(all, restoreFromBin(all, [...all.bin.keys()], context()));
     expect(starts(back)).toEqual(starts(changed));
   });

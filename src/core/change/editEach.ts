@@ -32,10 +32,14 @@ const orderOf = (state: State, { entryId, recurrenceKey }: Target): string => {
  * The targets that a scope leaves to be edited: of a series whose every occurrence or later ones change, one stands for
  * those chosen, the first.
  */
-function standing(state: State, targets: readonly Target[], scope: Scope): Target[] {
+export function standing(
+  state: State,
+  targets: readonly Target[],
+  scopeOf: (target: Target) => Scope,
+): Target[] {
   const chosen = new Map<string, Target>();
   for (const target of targets) {
-    const isOne = scope === 'this' && !isWholeSeries(state, target);
+    const isOne = scopeOf(target) === 'this' && !isWholeSeries(state, target);
     const key =
       isOne || !isRecurring(state, target)
         ? `${target.entryId} ${target.recurrenceKey ?? ''}`
@@ -62,7 +66,7 @@ export function editEach(
   let count = 0;
   let left = 0;
   let dropped = 0;
-  for (const target of standing(state, targets, scope)) {
+  for (const target of standing(state, targets, () => scope)) {
     const whole = isWholeSeries(work.state, target);
     const edited = editTarget(work.state, target, whole ? 'every' : scope, edit, context);
     if (isRefusal(edited)) {

@@ -41,14 +41,22 @@ export interface ImportDoubles {
   readonly choiceOf: (id: string) => DoubleChoice;
 }
 
-/** Puts events read from a file into a calendar, as one patch. */
+/** The longest name of a file that is noted. */
+const LONGEST_NAME = 255;
+
+/**
+ * Puts events read from a file into a calendar, as one patch.
+ * @param file what the file is called, noted with each
+ */
 export function importEntries(
   state: State,
   events: readonly CalendarEvent[],
   into: ImportInto,
   context: ChangeContext,
   { doubles, choiceOf }: ImportDoubles = { doubles: [], choiceOf: () => 'both' },
+  file?: string,
 ): Patch {
+  const from = file === undefined ? {} : { importedFrom: file.slice(0, LONGEST_NAME) };
   const calendar = 'calendarId' in into ? state.calendars.get(into.calendarId) : undefined;
   const extended = calendar && 'calendarId' in into ? withComponents(calendar, into.preserved) : undefined;
   const made: Change[] =
@@ -74,7 +82,7 @@ export function importEntries(
     if (double?.by === 'uid' && choice === 'both' && !freshUids.has(head))
       freshUids.set(head, uidOf(context.newId()));
     const uid = freshUids.get(head) ?? event.uid;
-    return [put(state, 'entries', { ...event, uid, calendarId })];
+    return [put(state, 'entries', { ...event, uid, calendarId, ...from })];
   });
   return makePatch(
     context,
@@ -88,6 +96,8 @@ export function importEntries(
 export interface ImportPart {
   readonly events: readonly CalendarEvent[];
   readonly into: ImportInto;
+  /** What the file is called. */
+  readonly file?: string;
 }
 
 /** Puts the events of several files into calendars, as one patch. */
@@ -97,7 +107,9 @@ export function importParts(
   context: ChangeContext,
   doubles?: ImportDoubles,
 ): Patch {
-  const patches = parts.map(({ events, into }) => importEntries(state, events, into, context, doubles));
+  const patches = parts.map(({ events, into, file }) =>
+    importEntries(state, events, into, context, doubles, file),
+  );
   const changes = new Map<string, Change>();
   for (const patch of patches)
     for (const change of patch.changes) changes.set(`${change.collection} ${change.id}`, change);

@@ -45,6 +45,8 @@ export const SUMMARIES = [
   'entries-binned',
   'entries-to-calendar',
   'entries-reminded',
+  'entries-batch',
+  'entries-by-recipe',
   'entries-restored',
   'bin-emptied',
   'calendar-made',
@@ -72,6 +74,9 @@ export const SUMMARIES = [
   'preset-deleted',
   'period-set-saved',
   'period-set-deleted',
+  'taken-back',
+  'recipe-kept',
+  'recipe-removed',
   'session-changed',
 ] as const;
 export type SummaryKind = (typeof SUMMARIES)[number];

@@ -14,6 +14,14 @@ export const REFUSALS = [
   'entry-missing',
   'beyond-calendar',
   'title-too-long',
+  'calendar-closed',
+  'others-meeting',
+  'not-timed',
+  'no-such-zone',
+  'no-series',
+  'series-without-end',
+  'too-many-dates',
+  'fits-no-rule',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

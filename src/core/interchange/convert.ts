@@ -1,9 +1,10 @@
 import { proposeMark } from '../change/calendarChanges';
+import { applyPatch, type Patch } from '../change/patch';
 import type { Calendar } from '../model/calendar';
 import type { CalendarEvent } from '../model/entry';
 import { initialSettings } from '../model/initialSettings';
 import type { Preserved } from '../model/preserved';
-import { emptyState } from '../model/state';
+import { emptyState, type State } from '../model/state';
 import { type Backup, readBackup, writeBackup } from './backup/backupFile';
 import { guessTable } from './csv/guessTable';
 import { readCsvTable } from './csv/csvTable';
@@ -27,6 +28,8 @@ export interface ConvertOptions {
   /** Instant in milliseconds. */
   readonly now: number;
   readonly newId: () => string;
+  /** What is changed on the way. */
+  readonly change?: (state: State) => Patch;
 }
 
 /** Something that could not be read: where, and why. */
@@ -121,9 +124,12 @@ function asOneCalendar(calendars: Contents['calendars']): WrittenCalendar | unde
   return preserved && { name: '', description: '', preserved };
 }
 
-function asBackup({ calendars, events }: Contents, options: ConvertOptions): string {
-  const apart = extractAttachments(events, options.newId);
-  const made = calendars.map((calendar, index): Calendar => {
+const byId = <Item extends { id: string }>(items: readonly Item[]): ReadonlyMap<string, Item> =>
+  new Map(items.map((item) => [item.id, item]));
+
+/** The calendars of a file as they are kept here. */
+const keptCalendars = (calendars: Contents['calendars'], options: ConvertOptions): Calendar[] =>
+  calendars.map((calendar, index): Calendar => {
     const name = calendar.name.slice(0, 80) || 'Calendar';
     return {
       ...calendar,
@@ -135,15 +141,25 @@ function asBackup({ calendars, events }: Contents, options: ConvertOptions): str
       modified: options.now,
     };
   });
-  const byId = <Item extends { id: string }>(items: readonly Item[]) =>
-    new Map(items.map((item) => [item.id, item]));
-  const state = {
+
+/** What a file holds, as a state. */
+function stateOf({ calendars, events, backup }: Contents, options: ConvertOptions): State {
+  const records = Object.entries(backup?.records ?? {}).map(([name, list]) => [
+    name,
+    byId(list as readonly { id: string }[]),
+  ]);
+  return {
     ...emptyState(),
-    calendars: byId(made),
-    entries: byId(apart.events),
     settings: byId([initialSettings(options.zone)]),
+    ...(backup
+      ? Object.fromEntries(records)
+      : { calendars: byId(keptCalendars(calendars, options)), entries: byId(events) }),
   };
-  return writeBackup(state, apart.files, options.now);
+}
+
+function asBackup(contents: Contents, options: ConvertOptions): string {
+  const apart = extractAttachments(contents.events, options.newId);
+  return writeBackup(stateOf({ ...contents, events: apart.events }, options), apart.files, options.now);
 }
 
 /**
@@ -156,8 +172,11 @@ export async function convertFile(
   to: FileForm,
   options: ConvertOptions,
 ): Promise<{ text: string; problems: readonly ConvertProblem[] }> {
-  const contents = await readContents(text, from, options);
-  const { calendars, events, files, backup, problems } = contents;
+  const read = await readContents(text, from, options);
+  const { calendars, files, backup, problems } = read;
+  const before = stateOf(read, options);
+  const after = options.change ? applyPatch(before, options.change(before)) : before;
+  const events = options.change ? [...after.entries.values()] : read.events;
   switch (to) {
     case 'ics': {
       const written = embedAttachments({ events, files });
@@ -166,15 +185,8 @@ export async function convertFile(
     case 'csv':
       return { text: writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name), problems };
     case 'json': {
-      if (!backup) return { text: asBackup(contents, options), problems };
-      const state = emptyState();
-      const records = Object.fromEntries(
-        Object.entries(backup.records).map(([name, list]) => [
-          name,
-          new Map(list.map((record: { id: string }) => [record.id, record])),
-        ]),
-      );
-      return { text: writeBackup({ ...state, ...records }, files, backup.saved), problems };
+      if (!backup) return { text: asBackup({ ...read, events }, options), problems };
+      return { text: writeBackup(after, files, backup.saved), problems };
     }
   }
 }

@@ -77,6 +77,8 @@ export const EntryBase = z.object({
   /** A colour of its own, in place of its category's or calendar's. */
   colour: Colour.optional(),
   attachments: z.array(Attachment).optional(),
+  /** The name of the file that it was imported from. */
+  importedFrom: z.string().max(255).optional(),
   /** What a file held beyond this model, written back on export. */
   preserved: Preserved.optional(),
 });
@@ -121,6 +123,7 @@ export type EventFields = Omit<
   | 'seriesId'
   | 'recurrenceId'
   | 'recurrenceRange'
+  | 'importedFrom'
   | 'preserved'
 >;
 

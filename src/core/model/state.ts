@@ -7,7 +7,9 @@ import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
 import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
+import { Recipe } from './recipe';
 import { Settings } from './settings';
+import { TableColumns } from './tableColumns';
 import { ViewPreset } from './viewPreset';
 
 /** An entry in the bin, with the changed occurrences that went along kept as items of their own. */
@@ -44,6 +46,8 @@ export const Session = z.object({
   backupPutOff: z.number().optional(),
   /** Parts of Plan that are folded away. */
   folded: z.array(z.enum(FOLDABLE)).optional(),
+  /** How the columns of Tidy's table stand. */
+  tableColumns: TableColumns.optional(),
 });
 export type Session = z.infer<typeof Session>;
 
@@ -85,6 +89,7 @@ export const COLLECTIONS = {
   settings: { schema: Settings, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
   presets: { schema: ViewPreset, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   periodSets: { schema: PeriodSet, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  recipes: { schema: Recipe, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
   reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;

@@ -40,6 +40,16 @@ export interface SearchAnswer {
   readonly problems: readonly string[];
 }
 
+/** What a search line finds in all, and which days it names, half-open. */
+export interface FoundIds {
+  readonly ids?: ReadonlySet<string>;
+  readonly days?: { readonly first: number; readonly end: number };
+  readonly problems: readonly string[];
+}
+
+/** Where a line names one end of its days alone, so many days from there or from today are meant. */
+const OPEN_DAYS = 5 * 366;
+
 /** Fewer than so many hits: then words that are nearly right count too. */
 const FEW = 3;
 /** Documents that are indexed before others get their turn. */
@@ -174,6 +184,38 @@ export class EntrySearch {
       .slice(0, request.limit)
       .map(({ occurrence, fields }) => ({ occurrence, fields }));
     return { hits, total: shown.length, counts, problems: query.problems };
+  }
+
+  /**
+   * All entries that a search line finds, whenever they are, and the days that its operators name.
+   * @returns no ids where it asks for nothing but days
+   */
+  async idsOf(request: SearchRequest): Promise<FoundIds> {
+    const { from, end, ...query } = parseSearch(request.text);
+    const { problems } = query;
+    const today = Math.floor(instantToWall(request.zone, request.now) / DAY);
+    const days =
+      from === undefined && end === undefined
+        ? undefined
+        : {
+            first: from ?? Math.min(today, end!) - OPEN_DAYS,
+            end: end ?? Math.max(today, from!) + OPEN_DAYS,
+          };
+    const named = days ? { days, problems } : { problems };
+    if (isQueryEmpty(query)) return named;
+    await this.prepare();
+    const ids = new Set<string>();
+    const take = (asked: SearchQuery) => {
+      const test = this.test(asked, request);
+      for (const { id } of this.candidates(asked)) {
+        const event = this.index.get(id);
+        if (!event || ids.has(id) || !mayBeAt(event, asked.times) || !test(event)) continue;
+        if (!asked.times || this.occurrenceFor(event, asked, request)) ids.add(id);
+      }
+    };
+    take({ ...query, times: undefined });
+    if (query.times) take({ ...query, words: query.times.words });
+    return { ids, ...named };
   }
 
   private *candidates(query: SearchQuery): Iterable<{ id: string; fields: SearchField[]; score: number }> {

@@ -109,6 +109,15 @@ export function periodAt(rule: PeriodRule, day: number): Period | undefined {
   );
 }
 
+/** The periods that touch days (day numbers, half-open), in their order. */
+export function periodsTouching(rule: PeriodRule, firstDay: number, endDay: number): Period[] {
+  const years = [civilDate(firstDay).year - 1, civilDate(endDay).year + 1] as const;
+  return Array.from({ length: years[1] - years[0] + 1 }, (_, index) => periodsOfYear(rule, years[0] + index))
+    .flat()
+    .filter(({ first, end }) => first < endDay && end > firstDay)
+    .sort((a, b) => a.first - b.first);
+}
+
 /** The period after or before another; undefined beyond the ends of a list. */
 export function periodBeside(rule: PeriodRule, period: Period, direction: 1 | -1): Period | undefined {
   const periods = periodsRound(rule, period.first);

@@ -68,6 +68,12 @@ export function SeveralPanel({ keys }: { keys: readonly string[] }) {
         </AppText>
       ) : null}
       <StickyActions>
+        <Button
+          kind="primary"
+          label={words.desk.change}
+          onPress={() => workspace.beginBatch()}
+          testID="begin-batch"
+        />
         <Button label={words.actions.bin} icon="delete-outline" onPress={() => void commands.bin(keys)} />
         <Button label={words.desk.clear} kind="quiet" onPress={workspace.clearSelection} />
       </StickyActions>

@@ -3,6 +3,7 @@
  * fetches this with `later`.
  */
 export { EntryAttachments } from '@/features/attachments';
+export { BatchPanel } from '@/features/batch';
 export { Editor } from '@/features/editor';
 export { FeedHost } from '@/features/feeds';
 export { MessageHost } from '@/features/messages';
@@ -10,3 +11,4 @@ export { NewVersionLine } from '@/features/offline';
 export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';
 export { SetupScreen } from '@/features/setup';
+export { TidyScreen } from '@/features/tidy';

@@ -9,8 +9,9 @@ import { words } from '@/ui/words';
 const editor = later(() => import('@/features/later').then((module) => module.Editor));
 const seriesPage = later(() => import('@/features/series').then((module) => module.SeriesPage));
 const search = later(() => import('@/features/search').then((module) => module.SearchPanel));
+const batchPanel = later(() => import('@/features/later').then((module) => module.BatchPanel));
 export const preloadSides = (): Promise<unknown> =>
-  Promise.all([editor, search, seriesPage].map(({ fetchAhead }) => fetchAhead()));
+  Promise.all([editor, search, seriesPage, batchPanel].map(({ fetchAhead }) => fetchAhead()));
 
 /** What stands beside the view, or over it where there is no room beside. */
 export function PlanSide({
@@ -51,6 +52,8 @@ export function PlanSide({
           </Suspense>
         </PartBoundary>
       );
+    case 'batch':
+      return <BatchSide key="batch" />;
     case 'search':
       return <SearchSide key="search" beside={beside} wide={wide} />;
     case 'desk':
@@ -67,6 +70,20 @@ export function PlanSide({
     case 'none':
       return null;
   }
+}
+
+/** A batch change that is being put together. */
+function BatchSide() {
+  return (
+    <PartBoundary
+      name={words.desk.change}
+      leave={{ label: words.actions.close, onPress: () => workspace.leaveBatch() }}
+    >
+      <Suspense fallback={null}>
+        <batchPanel.Later />
+      </Suspense>
+    </PartBoundary>
+  );
 }
 
 /** The search. */

@@ -1,3 +1,4 @@
 export { PlanScreen, preloadPanels } from './PlanScreen';
-export { preloadSheets } from './PlanSheets';
+export { PlanSheets, preloadSheets } from './PlanSheets';
+export { PlanSide } from './PlanSide';
 export { preloadViews } from './PlanView';

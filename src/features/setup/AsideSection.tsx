@@ -41,10 +41,7 @@ export function AsideSection() {
       ))}
       {troubled.length > shown ? (
         <View style={styles.actions}>
-          <Button
-            label={setupWords.bin.more(troubled.length - shown)}
-            onPress={() => setShown(shown + PAGE)}
-          />
+          <Button label={said.more(troubled.length - shown)} onPress={() => setShown(shown + PAGE)} />
         </View>
       ) : null}
       {aside.map((item) => (

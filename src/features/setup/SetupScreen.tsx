@@ -12,7 +12,6 @@ import { webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { setupWords } from '@/ui/words/setup';
 import { AsideSection } from './AsideSection';
-import { BinSection } from './BinSection';
 import { DemoSection } from './DemoSection';
 import { FilesSection } from './FilesSection';
 import { GeneralSection } from './GeneralSection';
@@ -32,7 +31,6 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   reminders: ReminderSection,
   general: GeneralSection,
   demo: DemoSection,
-  bin: BinSection,
   aside: AsideSection,
 };
 const SECTION_IDS = Object.keys(CONTENTS) as SectionId[];

@@ -11,8 +11,10 @@ import { sizes, space } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
-const PLACES: { path: '/' | '/setup'; icon: IconName; label: string }[] = [
+type PlacePath = '/' | '/tidy' | '/setup';
+const PLACES: { path: PlacePath; icon: IconName; label: string }[] = [
   { path: '/', icon: 'view-week-outline', label: words.places.plan },
+  { path: '/tidy', icon: 'broom', label: words.places.tidy },
   { path: '/setup', icon: 'tune-variant', label: words.places.setup },
 ];
 
@@ -112,7 +114,7 @@ function PlaceLink({
   placeStyle,
   icon,
 }: {
-  path: '/' | '/setup';
+  path: PlacePath;
   parameters: { [x: string]: string };
   label: string;
   isHere: boolean;

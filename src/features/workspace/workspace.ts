@@ -2,6 +2,7 @@ import type { EventFields } from '@/core/model/entry';
 import { create } from 'zustand';
 import { DESK_BESIDE } from '@/ui/theme/tokens';
 import type { Scope, Target } from '@/core/change/target';
+import type { StepKind } from '@/core/model/batchStep';
 
 /** An entry being written: a new one, or a change of the target. */
 export interface Editing {
@@ -65,6 +66,8 @@ interface Workspace {
   readonly sheet: PlanSheet | null;
   /** Whether the search stands in the desk's place. */
   readonly searching: boolean;
+  /** The batch change that is being put together over the selection, and the step that it begins with. */
+  readonly batch: { readonly begin?: StepKind | undefined } | null;
   /** Whether the list of the last changes is open. */
   readonly changesShown: boolean;
   /** Whether the rows around the view are open, where a low window folds them. */
@@ -89,6 +92,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   keysShown: false,
   sheet: null,
   searching: false,
+  batch: null,
   changesShown: false,
   rowsOpen: false,
 }));
@@ -120,6 +124,8 @@ export const workspace = {
           : [...selected.filter((other) => other !== key), key],
       deskOpen: true,
     })),
+  /** Selects so many at once; each press goes on collecting. */
+  selectAll: (selected: readonly string[]) => set({ selected, collecting: selected.length > 0 }),
   clearSelection: () => set({ selected: [], collecting: false }),
   /** Keeps the selection on what a change put elsewhere. */
   setSelected: (selected: readonly string[]) => set({ selected }),
@@ -167,6 +173,9 @@ export const workspace = {
   openSheet: (sheet: PlanSheet | null) => set({ sheet }),
   openRows: (rowsOpen: boolean) => set({ rowsOpen }),
   search: (searching: boolean) => set({ searching }),
+  /** Begins a batch change over what is selected, at a step if one is meant. */
+  beginBatch: (begin?: StepKind) => set({ batch: { begin } }),
+  leaveBatch: () => set({ batch: null }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
   askScope: (
     about: ScopeQuestion['about'],

@@ -24,6 +24,8 @@ const ABOUT = {
   troubled: ['entries'],
   categories: ['entries'],
   find: ['entries', 'ownNotes'],
+  tableRows: ['entries', 'ownNotes'],
+  selectionSums: ['entries', 'ownNotes'],
 } as const satisfies Partial<Record<keyof EngineClient, readonly CollectionName[]>>;
 
 export type QuestionName = keyof typeof ABOUT;

@@ -8,6 +8,14 @@ export interface Option {
   readonly label: string;
 }
 
+/** Options under a heading of their own. */
+export interface OptionGroup {
+  readonly group: string;
+  readonly options: readonly Option[];
+}
+
+const optionElement = ({ value, label }: Option) => createElement('option', { key: value, value }, label);
+
 interface PlatformFieldProps extends FrameProps {
   value: string;
   onChange: (value: string) => void;
@@ -57,7 +65,7 @@ export function SelectField({
   onChange,
   testID,
   ...frame
-}: PlatformFieldProps & { options: readonly Option[] }) {
+}: PlatformFieldProps & { options: readonly (Option | OptionGroup)[] }) {
   const style = useInputStyle(frame.error);
   return (
     <FieldFrame {...frame}>
@@ -72,7 +80,13 @@ export function SelectField({
             style,
           },
           options.map((option) =>
-            createElement('option', { key: option.value, value: option.value }, option.label),
+            'group' in option
+              ? createElement(
+                  'optgroup',
+                  { key: option.group, label: option.group },
+                  option.options.map(optionElement),
+                )
+              : optionElement(option),
           ),
         )
       }

@@ -38,6 +38,7 @@ export const backupWords = {
     settings: 'Settings',
     presets: 'Presets',
     periodSets: 'Period sets',
+    recipes: 'Recipes',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

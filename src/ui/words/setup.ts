@@ -1,5 +1,3 @@
-import { plural } from './plural';
-
 /** What the records of a collection are called, as a sentence begins. */
 const kinds: Record<string, string> = {
   calendars: 'Calendar',
@@ -10,6 +8,7 @@ const kinds: Record<string, string> = {
   settings: 'Settings',
   presets: 'Preset',
   periodSets: 'Period set',
+  recipes: 'Recipe',
   reminded: 'Reminder that came',
   sessions: 'What this device remembers',
 };
@@ -29,7 +28,6 @@ export const setupWords = {
     reminders: 'Reminders',
     general: 'General',
     demo: 'Demo data',
-    bin: 'Bin',
     aside: 'Set aside',
   },
   working: {
@@ -53,20 +51,8 @@ export const setupWords = {
     date: 'Date',
     removeDay: (day: string) => `Remove ${day}`,
   },
-  bin: {
-    empty: (days: number) => `The bin is empty. Deleted entries stay here for ${days} days.`,
-    hint: (days: number) => `Deleted entries stay here for ${days} days.`,
-    calendar: (name: string) => `Calendar “${name}”`,
-    series: (changed: number) =>
-      changed > 0 ? `series, with ${plural(changed, 'changed occurrence')}` : 'series',
-    daysLeft: (days: number) => `${plural(days, 'day')} left`,
-    restore: (title: string) => `Bring back ${title}`,
-    more: (count: number) => `Show more of ${count}`,
-    emptyIt: 'Empty the bin',
-    asks: (count: number) => `Empty the bin of ${plural(count, 'entry', 'entries')}?`,
-    forGood: 'They are removed for good. You can undo this for as long as your last changes are kept.',
-  },
   aside: {
+    more: (count: number) => `Show more of ${count}`,
     none: 'Everything that is kept here can be read and shown.',
     hint: 'These could not be read or shown in whole. Nothing of them is lost: each can be seen, saved, mended or thrown away.',
     unreadable: 'It can’t be read.',

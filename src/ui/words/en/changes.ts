@@ -47,6 +47,9 @@ export const changesWords = {
     'occurrence-brought-back': (_count: number, name: string) => `A date of “${name}” is back`,
     'entries-binned': (count: number, name: string) =>
       count === 1 ? `“${name}” is in the bin` : `${plural(count, 'entry', 'entries')} are in the bin`,
+    'entries-batch': (count: number) => `${plural(count, 'entry', 'entries')} changed`,
+    'entries-by-recipe': (count: number, name: string) =>
+      `${plural(count, 'entry', 'entries')} changed by “${name}”`,
     'entries-reminded': (count: number) => `Reminders of ${plural(count, 'entry', 'entries')} changed`,
     'entries-to-calendar': (count: number, name: string) =>
       `${plural(count, 'entry', 'entries')} moved to ${name}`,
@@ -80,6 +83,9 @@ export const changesWords = {
     'preset-deleted': (_count: number, name: string) => `Preset “${name}” deleted`,
     'period-set-saved': (_count: number, name: string) => `Period set “${name}” kept`,
     'period-set-deleted': (_count: number, name: string) => `Period set “${name}” deleted`,
+    'taken-back': () => 'An earlier change was taken back',
+    'recipe-kept': (_count: number, name: string) => `Recipe “${name}” kept`,
+    'recipe-removed': (_count: number, name: string) => `Recipe “${name}” removed`,
     'session-changed': () => 'Changed',
   },
   droppedChanges: (count: number) =>
@@ -102,6 +108,14 @@ export const changesWords = {
     'end-before-start': 'It would end before it starts.',
     'calendar-missing': 'The calendar is not there any more.',
     'entry-missing': 'The entry is not there any more. What you wrote is kept here.',
+    'calendar-closed': 'Its calendar can’t be changed here.',
+    'others-meeting': 'Somebody else invites to it.',
+    'not-timed': 'It takes whole days and has no hours.',
+    'no-such-zone': 'There is no such time zone.',
+    'no-series': 'It is no series.',
+    'series-without-end': 'The series has no end: say up to which day.',
+    'too-many-dates': 'The series makes too many dates.',
+    'fits-no-rule': 'No rule makes its day together with the others.',
   },
   failures: {
     'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',

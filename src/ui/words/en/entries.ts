@@ -109,6 +109,7 @@ export const entriesWords = {
     nowUntil: (time: string) => `now, until ${time}`,
     several: (count: number) => plural(count, 'entry', 'entries') + ' selected',
     clear: 'Clear the selection',
+    change: 'Change …',
     moveToCalendar: 'Move to',
     copyToCalendar: 'Copy to',
     shift: 'Shift by days',

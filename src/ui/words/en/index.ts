@@ -8,7 +8,7 @@ import { viewsWords } from './views';
 export const en = {
   product: 'Orderly Week',
   initials: 'OW',
-  places: { plan: 'Plan', setup: 'Setup', navigation: 'Places' },
+  places: { plan: 'Plan', tidy: 'Tidy', setup: 'Setup', navigation: 'Places' },
   actions: {
     save: 'Save',
     cancel: 'Cancel',

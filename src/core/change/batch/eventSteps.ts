@@ -1,0 +1,158 @@
+import { isReadOnly } from '../../model/calendar';
+import type { CalendarUser } from '../../model/calendarUser';
+import type { CalendarEvent } from '../../model/entry';
+import { hasReminder, MOST_REMINDERS, type Reminder } from '../../model/reminder';
+import type { State } from '../../model/state';
+import { remindersOf } from '../../reminders/dueTimes';
+import type { Refusal } from '../shift';
+import type { StepKind, StepOf } from '../../model/batchStep';
+import { calendarNamed } from './calendarNamed';
+import type { Replacer } from './replaceText';
+import {
+  asHours,
+  asWholeDays,
+  atTimeOfDay,
+  inZone,
+  rounded,
+  shifted,
+  toWeek,
+  trimmed,
+  withLength,
+} from './timeSteps';
+
+/** The steps that make another event of each event. */
+export type EventStepKind = Exclude<
+  StepKind,
+  'copy' | 'delete' | 'end-series' | 'into-series' | 'into-singles'
+>;
+export type EventStep = StepOf<EventStepKind>;
+
+/** What a step looks at beside its event. */
+export interface StepTools {
+  readonly state: Pick<State, 'calendars'>;
+  /** The zone that floating times and whole days are read in. */
+  readonly zone: string;
+  readonly replacer: (step: StepOf<'replace'>) => Replacer;
+}
+
+type Apply<Kind extends EventStepKind> = (
+  event: CalendarEvent,
+  step: StepOf<Kind>,
+  tools: StepTools,
+) => CalendarEvent | Refusal;
+
+const without = <Name extends keyof CalendarEvent>(event: CalendarEvent, name: Name): CalendarEvent => {
+  const { [name]: _, ...rest } = event;
+  return rest as unknown as CalendarEvent;
+};
+
+const unique = (names: readonly string[]): string[] => [...new Set(names)];
+
+const changeCategories: Apply<'categories'> = (event, { how, names }) => {
+  const { categories } = event;
+  if (how === 'set') return { ...event, categories: unique(names) };
+  if (how === 'add') return { ...event, categories: unique([...categories, ...names]) };
+  return { ...event, categories: categories.filter((name) => !names.includes(name)) };
+};
+
+const changeReminders: Apply<'reminders'> = (event, { how, reminders }, { state }) => {
+  if (how === 'usual') return without(event, 'reminders');
+  if (how === 'none') return { ...event, reminders: [] };
+  if (how === 'set') return { ...event, reminders };
+  const usual = state.calendars.get(event.calendarId)?.usualReminders;
+  const all: Reminder[] = [...remindersOf(event, usual)];
+  for (const one of reminders) if (!hasReminder(all, one) && all.length < MOST_REMINDERS) all.push(one);
+  return { ...event, reminders: all };
+};
+
+const addressOf = (uri: string): string => uri.replace(/^mailto:/i, '').toLowerCase();
+
+const changePeople: Apply<'people'> = (event, { how, people }) => {
+  const before = event.attendees ?? [];
+  const named = new Set(people.map(({ address }) => addressOf(address)));
+  const isThere = new Set(before.map(({ address }) => addressOf(address)));
+  const attendees =
+    how === 'remove'
+      ? before.filter(({ address }) => !named.has(addressOf(address)))
+      : [
+          ...before,
+          ...people
+            .filter(({ address }) => !isThere.has(addressOf(address)))
+            .map(({ name, address }): CalendarUser => ({
+              address: `mailto:${address.replace(/^mailto:/i, '')}`,
+              parameters: name === '' ? {} : { cn: name },
+            })),
+        ];
+  return attendees.length > 0 ? { ...event, attendees } : without(event, 'attendees');
+};
+
+const changeNotes: Apply<'notes'> = (event, { how, text }) => {
+  const notes =
+    how === 'set'
+      ? text
+      : (how === 'before' ? [text, event.notes] : [event.notes, text]).filter(Boolean).join('\n');
+  return { ...event, notes };
+};
+
+const toCalendar: Apply<'calendar'> = (event, step, { state }) => {
+  const calendar = calendarNamed(state, step.calendar);
+  if (!calendar) return 'calendar-missing';
+  return isReadOnly(calendar) ? 'calendar-closed' : { ...event, calendarId: calendar.id };
+};
+
+const takeAttachments: Apply<'attachments'> = (event, { atLeast }) => {
+  const left = (event.attachments ?? []).filter(({ size }) => size < atLeast);
+  return left.length > 0 ? { ...event, attachments: left } : without(event, 'attachments');
+};
+
+/** What each step makes of an event. A step that is added has to be said here. */
+const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
+  calendar: toCalendar,
+  categories: changeCategories,
+  colour: (event, { to }) => (to === null ? without(event, 'colour') : { ...event, colour: to }),
+  availability: (event, { to }) => ({ ...event, availability: to }),
+  visibility: (event, { to }) => ({ ...event, classification: to }),
+  status: (event, { to }) => ({ ...event, status: to }),
+  importance: (event, { to }) => (to === null ? without(event, 'priority') : { ...event, priority: to }),
+  reminders: changeReminders,
+  place: (event, { to }) => ({ ...event, location: to }),
+  notes: changeNotes,
+  people: changePeople,
+  shift: (event, step, { zone }) => shifted(event, step, zone),
+  week: (event, step, { zone }) => toWeek(event, step, zone),
+  'start-time': (event, step, { zone }) => atTimeOfDay(event, step, zone),
+  length: (event, step, { zone }) => withLength(event, step, zone),
+  round: (event, step, { zone }) => rounded(event, step, zone),
+  trim: (event, step, { zone }) => trimmed(event, step, zone),
+  zone: (event, step, { zone }) => inZone(event, step, zone),
+  'whole-days': (event) => asWholeDays(event),
+  hours: (event, step, { zone }) => asHours(event, step, zone),
+  replace: (event, step, { replacer }) => {
+    const replace = replacer(step);
+    return {
+      ...event,
+      ...Object.fromEntries(step.fields.map((field) => [field, replace(event[field])])),
+    };
+  },
+  attachments: takeAttachments,
+};
+
+/** Steps of others' meetings that their organizer decides about. */
+export const ORGANIZERS_STEPS: ReadonlySet<StepKind> = new Set<StepKind>([
+  'shift',
+  'week',
+  'start-time',
+  'length',
+  'round',
+  'trim',
+  'zone',
+  'whole-days',
+  'hours',
+  'place',
+  'people',
+  'replace',
+]);
+
+/** What a step makes of an event, or why it can't. */
+export const applyStep = (event: CalendarEvent, step: EventStep, tools: StepTools): CalendarEvent | Refusal =>
+  (STEPS[step.kind] as Apply<EventStepKind>)(event, step as never, tools);

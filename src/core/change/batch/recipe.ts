@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { BatchStep, MOST_STEPS, STEP_KINDS } from '../../model/batchStep';
+import type { Recipe } from '../../model/recipe';
+
+/** The version of recipes as they are written now. */
+export const RECIPE_VERSION = 1;
+
+/** Why a recipe can't be read: by which step, counted from 1, where it is one of them. */
+export type RecipeProblem =
+  | { readonly kind: 'no-recipe' }
+  | { readonly kind: 'later-version'; readonly version: number }
+  | { readonly kind: 'unknown-step'; readonly step: number; readonly name: string }
+  | { readonly kind: 'wrong-step'; readonly step: number; readonly name: string; readonly field: string }
+  | { readonly kind: 'no-steps' }
+  | { readonly kind: 'too-many-steps'; readonly most: number };
+
+/** A recipe that was read, or why it can't be. */
+export type ReadRecipe =
+  { readonly recipe: Pick<Recipe, 'name' | 'steps'> } | { readonly problem: RecipeProblem };
+
+const Written = z.object({
+  'orderly-week-recipe': z.number(),
+  name: z.string().trim().min(1).max(80).catch('Recipe'),
+  steps: z.array(z.unknown()),
+});
+
+/** A recipe as a file holds it. */
+export const writeRecipe = ({ name, steps }: Pick<Recipe, 'name' | 'steps'>): string =>
+  `${JSON.stringify({ 'orderly-week-recipe': RECIPE_VERSION, name, steps }, null, 2)}\n`;
+
+/** Reads a recipe from a file. One of a later version, or with a step that is not known here, is refused as a whole. */
+export function readRecipe(text: string): ReadRecipe {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return { problem: { kind: 'no-recipe' } };
+  }
+  const written = Written.safeParse(json);
+  if (!written.success) return { problem: { kind: 'no-recipe' } };
+  const { 'orderly-week-recipe': version, name, steps } = written.data;
+  if (version > RECIPE_VERSION) return { problem: { kind: 'later-version', version } };
+  if (steps.length === 0) return { problem: { kind: 'no-steps' } };
+  if (steps.length > MOST_STEPS) return { problem: { kind: 'too-many-steps', most: MOST_STEPS } };
+  const read: BatchStep[] = [];
+  for (const [index, step] of steps.entries()) {
+    const kind = String((step as { kind?: unknown } | null)?.kind ?? '');
+    if (!STEP_KINDS.some((known) => known === kind))
+      return { problem: { kind: 'unknown-step', step: index + 1, name: kind } };
+    const parsed = BatchStep.safeParse(step);
+    if (!parsed.success) {
+      const field = parsed.error.issues[0]?.path.join('.') ?? '';
+      return { problem: { kind: 'wrong-step', step: index + 1, name: kind, field } };
+    }
+    read.push(parsed.data);
+  }
+  return { recipe: { name, steps: read } };
+}

@@ -1,0 +1,42 @@
+import { dateString, parseDate } from '../time/civil';
+import { dayOfNextSpan, daysOfSpan, initialTidyLook, readTidyLook, SPANS, writeTidyLook } from './tidyLook';
+
+test('a look is read from an address as it was written, and what is wrong there is as at first', () => {
+  const look = {
+    part: 'bin',
+    find: '#ME boat',
+    span: 'quarter',
+    as: 'occurrences',
+    sort: [
+      { column: 'calendar', descending: false },
+      { column: 'length', descending: true },
+    ],
+    group: 'month',
+  } as const;
+  expect(readTidyLook(writeTidyLook(look))).toEqual(look);
+  expect(Object.values(writeTidyLook(initialTidyLook)).filter(Boolean)).toEqual([]);
+  expect(readTidyLook({ part: 'odd', span: 'ever', as: 'x', sort: 'colour,-', group: 'hue' })).toEqual(
+    initialTidyLook,
+  );
+});
+
+test('the days of a span, and a step from one to the next', () => {
+  const day = parseDate('2027-03-10');
+  const said = (span: (typeof SPANS)[number]) => {
+    const days = daysOfSpan(span, day, 1);
+    return days && [days.first, days.end].map(dateString);
+  };
+  expect(said('week')).toEqual(['2027-03-08', '2027-03-15']);
+  expect(said('four')).toEqual(['2027-03-08', '2027-04-05']);
+  expect(said('month')).toEqual(['2027-03-01', '2027-04-01']);
+  expect(said('quarter')).toEqual(['2027-01-01', '2027-04-01']);
+  expect(said('year')).toEqual(['2027-01-01', '2028-01-01']);
+  expect(said('all')).toBeUndefined();
+  for (const span of SPANS) {
+    const next = dayOfNextSpan(span, day, 1, 1);
+    const days = daysOfSpan(span, day, 1);
+    if (!days) continue;
+    expect(daysOfSpan(span, next, 1)!.first).toBe(days.end);
+    expect(daysOfSpan(span, dayOfNextSpan(span, day, 1, -1), 1)!.end).toBe(days.first);
+  }
+});

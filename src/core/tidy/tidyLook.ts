@@ -1,0 +1,103 @@
+import { civilDate, dayNumber, daysInMonth, startOfWeek } from '../time/civil';
+import {
+  TABLE_COLUMNS,
+  TABLE_GROUPINGS,
+  type TableColumn,
+  type TableGrouping,
+  type TableSort,
+} from './table/tableQuery';
+
+/** The parts of Tidy. */
+export const TIDY_PARTS = ['entries', 'bin', 'history'] as const;
+export type TidyPart = (typeof TIDY_PARTS)[number];
+
+/** Which time the table is about: so much of it around a day, a period of a set, or all. */
+export const SPANS = ['week', 'four', 'month', 'quarter', 'year', 'all'] as const;
+export type Span = (typeof SPANS)[number];
+
+/** How Tidy looks at the entries, beside what Plan's filter leaves out. */
+export interface TidyLook {
+  readonly part: TidyPart;
+  /** The search line. */
+  readonly find: string;
+  readonly span: Span;
+  readonly as: 'entries' | 'occurrences';
+  readonly sort: readonly TableSort[];
+  readonly group?: TableGrouping;
+}
+
+export const initialTidyLook: TidyLook = {
+  part: 'entries',
+  find: '',
+  span: 'four',
+  as: 'entries',
+  sort: [{ column: 'start', descending: false }],
+};
+
+/** The parameters of an address that say how Tidy looks. */
+export const TIDY_PARAMETERS = ['part', 'find', 'span', 'as', 'sort', 'group'] as const;
+type Parameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
+
+const among = <Value extends string>(values: readonly Value[], text: string | undefined): Value | undefined =>
+  values.find((value) => value === text);
+
+const readSort = (text = ''): TableSort[] =>
+  text.split(',').flatMap((part): TableSort[] => {
+    const column = among<TableColumn>(TABLE_COLUMNS, part.replace(/^-/, ''));
+    return column ? [{ column, descending: part.startsWith('-') }] : [];
+  });
+
+/** The look that an address says; what it does not say, or says wrongly, is as at first. */
+export function readTidyLook(parameters: Parameters): TidyLook {
+  const sort = readSort(parameters.sort);
+  const group = among(TABLE_GROUPINGS, parameters.group);
+  return {
+    part: among(TIDY_PARTS, parameters.part) ?? initialTidyLook.part,
+    find: parameters.find ?? '',
+    span: among(SPANS, parameters.span) ?? initialTidyLook.span,
+    as: parameters.as === 'occurrences' ? 'occurrences' : 'entries',
+    sort: sort.length > 0 ? sort : initialTidyLook.sort,
+    ...(group ? { group } : {}),
+  };
+}
+
+/** The parameters that say a look; undefined for those that need no saying. */
+export function writeTidyLook(look: TidyLook): Parameters {
+  const sort = look.sort.map(({ column, descending }) => `${descending ? '-' : ''}${column}`).join(',');
+  const unless = (text: string, initial: string): string | undefined => (text === initial ? undefined : text);
+  return {
+    part: unless(look.part, initialTidyLook.part),
+    find: unless(look.find, ''),
+    span: unless(look.span, initialTidyLook.span),
+    as: unless(look.as, initialTidyLook.as),
+    sort: unless(sort, 'start'),
+    group: look.group,
+  };
+}
+
+const MONTHS = { month: 1, quarter: 3, year: 12 } as const;
+
+/** The days of a span around a day, half-open; undefined for all time. */
+export function daysOfSpan(
+  span: Span,
+  day: number,
+  weekStart: number,
+): { readonly first: number; readonly end: number } | undefined {
+  if (span === 'all') return undefined;
+  if (span === 'week' || span === 'four') {
+    const first = startOfWeek(day, weekStart);
+    return { first, end: first + (span === 'week' ? 7 : 28) };
+  }
+  const months = MONTHS[span];
+  const { year, month } = civilDate(day);
+  const from = month - ((month - 1) % months);
+  const last = from + months - 1;
+  return { first: dayNumber(year, from, 1), end: dayNumber(year, last, daysInMonth(year, last)) + 1 };
+}
+
+/** A day of the span before or after that of a day. */
+export function dayOfNextSpan(span: Span, day: number, weekStart: number, by: 1 | -1): number {
+  const days = daysOfSpan(span, day, weekStart);
+  if (!days) return day;
+  return by === 1 ? days.end : days.first - (span === 'four' ? 28 : 1);
+}

@@ -1,0 +1,2 @@
+export { BatchPanel } from './BatchPanel';
+export { PatchDetails } from './PatchDetails';

@@ -1,0 +1,81 @@
+import { useEffect, useState } from 'react';
+import {
+  type BatchOptions,
+  type BatchProblem,
+  batchProblem,
+  type BatchReport,
+  BatchRun,
+} from '@/core/change/batch/batchRun';
+import type { BatchStep } from '@/core/model/batchStep';
+import type { NewOverlap } from '@/core/change/batch/newOverlaps';
+import type { Patch } from '@/core/change/patch';
+import { targetOfKey } from '@/core/change/target';
+import { useCommands } from '@/features/workspace';
+import { remindersQuery, useOpenStore, useSnapshot } from '@/store';
+
+/** What a batch change would do, as far as it has been worked out. */
+export type BatchPreview =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'problem'; readonly problem: BatchProblem }
+  | { readonly kind: 'working'; readonly done: number; readonly all: number }
+  | {
+      readonly kind: 'done';
+      readonly report: BatchReport;
+      readonly patch: Patch;
+      /** Undefined until they are known. */
+      readonly overlaps: readonly NewOverlap[] | undefined;
+    };
+
+/** The page answers at least so often, in milliseconds. */
+const SLICE = 30;
+const AT_ONCE = 20;
+const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/** Works out what steps would do to the entries of some keys, in slices between which the page answers. */
+export function useBatchPreview(
+  keys: readonly string[],
+  steps: readonly BatchStep[],
+  options: BatchOptions,
+  name: string | undefined,
+): BatchPreview {
+  const { store } = useOpenStore();
+  const { context } = useCommands();
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const [preview, setPreview] = useState<BatchPreview>({ kind: 'none' });
+  useEffect(() => {
+    let isOver = false;
+    const targets = keys.map(targetOfKey);
+    const workOut = async () => {
+      await pause();
+      const problem = batchProblem(targets, steps);
+      if (isOver) return;
+      if (problem) return setPreview({ kind: 'problem', problem });
+      const run = new BatchRun(state, targets, steps, options, context());
+      let began = performance.now();
+      while (run.advance(AT_ONCE)) {
+        if (performance.now() - began < SLICE) continue;
+        setPreview({ kind: 'working', ...run.progress });
+        await pause();
+        if (isOver) return;
+        began = performance.now();
+      }
+      const result = run.result(name);
+      setPreview({ kind: 'done', ...result, overlaps: undefined });
+      const changes = result.patch.changes.flatMap((change) =>
+        change.collection === 'entries' ? [change] : [],
+      );
+      const overlaps = await store.engine
+        .newOverlaps(
+          changes.map(({ before, after }) => ({ before, after })),
+          remindersQuery(state, []),
+        )
+        .catch(() => []);
+      if (!isOver) setPreview({ kind: 'done', ...result, overlaps });
+    };
+    void workOut();
+    return () => {
+      isOver = true;
+    };
+  }, [keys, steps, options, name, state, store, context]);
+  return preview;
+}

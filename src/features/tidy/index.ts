@@ -1,0 +1,1 @@
+export { TidyScreen } from './TidyScreen';

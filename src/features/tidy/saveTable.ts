@@ -1,0 +1,22 @@
+import Papa from 'papaparse';
+import { TABLE_COLUMNS, type TableQuery } from '@/core/tidy/table/tableQuery';
+import { saveFile } from '@/features/interchange';
+import type { Store } from '@/store';
+import { tidyWords } from '@/ui/words/tidy';
+import { cellText } from './table/cells';
+
+/** Saves all rows that a query asks for as a table, each column as it is shown. */
+export async function saveTable(store: Store, query: TableQuery): Promise<void> {
+  const { group: _, ...flat } = query;
+  const { rows } = await store.engine.tableRows({ ...flat, folded: [] }, 0, Infinity);
+  const names = {
+    calendars: store.getSnapshot().state.calendars,
+    zone: query.zone,
+  };
+  const lines = rows.flatMap((row) =>
+    row.kind === 'entry' ? [TABLE_COLUMNS.map((column) => cellText(column, row, names))] : [],
+  );
+  const fields = TABLE_COLUMNS.map((column) => tidyWords.columnNames[column]);
+  const text = Papa.unparse({ fields, data: lines }, { escapeFormulae: true, newline: '\r\n' });
+  saveFile(tidyWords.csvName, `\uFEFF${text}\r\n`, 'text/csv');
+}

@@ -1,0 +1,66 @@
+import { useMemo } from 'react';
+import { daysOfSpan, type TidyLook } from '@/core/tidy/tidyLook';
+import type { TableQuery } from '@/core/tidy/table/tableQuery';
+import { periodsTouching } from '@/core/time/periods';
+import { usePlanAddress } from '@/features/workspace';
+import { useCalendars, useNow, usePeriodSets, useSettings } from '@/store';
+
+const NOTHING: readonly string[] = [];
+/** The moment that words are looked for from moves so often, in milliseconds: the table need not with every minute. */
+const MOVES_EVERY = 3_600_000;
+
+/** What the table asks for, as the address says it. */
+export function useTableQuery(
+  look: TidyLook,
+  folded: readonly string[] = NOTHING,
+  unfolded: readonly string[] = NOTHING,
+): TableQuery {
+  const { address } = usePlanAddress();
+  const { workingPattern, weekStart } = useSettings();
+  const calendars = useCalendars();
+  const sets = usePeriodSets();
+  const now = Math.floor(useNow() / MOVES_EVERY) * MOVES_EVERY;
+  const { day, zone, filter, hidden, showCancelled, periodSetId } = address;
+  return useMemo(() => {
+    const days = daysOfSpan(look.span, day, weekStart);
+    const set = sets.find(({ id }) => id === periodSetId) ?? sets[0];
+    const periods = set && days ? periodsTouching(set.rule, days.first, days.end) : [];
+    return {
+      zone,
+      now,
+      workingPattern,
+      ...(days ? { range: { firstDay: days.first, endDay: days.end } } : {}),
+      as: days ? look.as : 'entries',
+      text: look.find,
+      filter,
+      withoutCancelled: !showCancelled,
+      hiddenCalendarIds: hidden,
+      calendars: calendars.map(({ id, name, mark, feed }) => ({
+        id,
+        name,
+        mark,
+        isFeed: feed !== undefined,
+      })),
+      sort: look.sort,
+      ...(look.group ? { group: look.group } : {}),
+      periods: periods.map(({ first, end }) => ({ first, end })),
+      folded,
+      unfolded,
+    };
+  }, [
+    look,
+    day,
+    zone,
+    filter,
+    hidden,
+    showCancelled,
+    periodSetId,
+    workingPattern,
+    weekStart,
+    calendars,
+    sets,
+    now,
+    folded,
+    unfolded,
+  ]);
+}
