@@ -169,8 +169,9 @@ export const fullDayText = (day: number): string =>
   of(day * DAY, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 
 /** "Tue 9 Mar", with its year where that is another. */
-export const shortDayText = (day: number): string =>
-  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short', ...withYear(day) });
+export const shortDayText = kept((day) =>
+  of(day * DAY, { weekday: 'short', day: 'numeric', month: 'short', ...withYear(day) }),
+);
 
 /** "Tue". */
 export const weekdayText = (day: number, style: 'short' | 'long' | 'narrow' = 'short'): string =>

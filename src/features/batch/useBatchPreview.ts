@@ -26,8 +26,9 @@ export type BatchPreview =
       readonly overlaps: readonly NewOverlap[] | undefined;
     };
 
-/** The page answers at least so often, in milliseconds. */
-const SLICE = 30;
+/** The page answers at least so often, and says how far it is so often, in milliseconds. */
+const SLICE = 60;
+const SAYS = 240;
 const AT_ONCE = 20;
 const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
@@ -52,9 +53,14 @@ export function useBatchPreview(
       if (problem) return setPreview({ kind: 'problem', problem });
       const run = new BatchRun(state, targets, steps, options, context());
       let began = performance.now();
+      let saysAt = began + SAYS;
       while (run.advance(AT_ONCE)) {
-        if (performance.now() - began < SLICE) continue;
-        setPreview({ kind: 'working', ...run.progress });
+        const now = performance.now();
+        if (now - began < SLICE) continue;
+        if (now > saysAt) {
+          setPreview({ kind: 'working', ...run.progress });
+          saysAt = now + SAYS;
+        }
         await pause();
         if (isOver) return;
         began = performance.now();

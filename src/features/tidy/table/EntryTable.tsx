@@ -1,5 +1,13 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { useWindowDimensions, View, StyleSheet } from 'react-native';
 import { CELLS, type Cell, editCell } from '@/core/change/editCell';
 import { isRefused } from '@/core/change/eventFields';
@@ -72,11 +80,20 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
     }),
     [calendars, query.zone],
   );
-  const shown: readonly ShownColumn[] = fittedColumns(
-    columns.table
-      .getVisibleLeafColumns()
-      .map((column) => ({ id: column.id as TableColumn, width: column.getSize() })),
-    room,
+  const wanted = JSON.stringify(
+    columns.table.getVisibleLeafColumns().map((column) => [column.id, column.getSize()]),
+  );
+  // The same columns stay the same, so that a row is drawn once.
+  const shown = useMemo(
+    () =>
+      fittedColumns(
+        (JSON.parse(wanted) as [TableColumn, number][]).map(([id, columnWidth]) => ({
+          id,
+          width: columnWidth,
+        })),
+        room,
+      ),
+    [wanted, room],
   );
   const total = shown.reduce((sum, column) => sum + column.width, TICK_WIDTH + MARK_WIDTH);
   /** The row and cell that the keys are at: column -1 is the row itself. */
@@ -94,7 +111,7 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
     focusRow(next);
   };
   const drawing = useDrawnTicks(scroller, selecting);
-  const actions: RowActions = {
+  const actions = useSteady({
     press: (index, one, event) => {
       setActive({ index, column: -1 });
       if (event.shiftKey) void selecting.upTo(index);
@@ -119,7 +136,7 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
       if (isRefused(result)) commands.refuse(words.refusals[result.refused]);
       else commands.commit(result);
     },
-  };
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     if (editing || !(event.target instanceof HTMLElement) || !event.target.matches('[data-row]')) return;
     const one = row(active.index);
@@ -273,6 +290,25 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
       ) : null}
       {whole ? <SumsLine sums={whole.sums} /> : null}
     </View>
+  );
+}
+
+/** The same functions at every drawing, that do what the latest ones do: a row that is given them is not drawn anew. */
+function useSteady(actions: RowActions): RowActions {
+  const latest = useRef(actions);
+  useLayoutEffect(() => {
+    latest.current = actions;
+  });
+  return useMemo(
+    () => ({
+      press: (...given) => latest.current.press(...given),
+      tick: (...given) => latest.current.tick(...given),
+      draw: (...given) => latest.current.draw(...given),
+      fold: (...given) => latest.current.fold(...given),
+      edit: (...given) => latest.current.edit(...given),
+      keep: (...given) => latest.current.keep(...given),
+    }),
+    [],
   );
 }
 

@@ -1,7 +1,6 @@
 import { memo, type PointerEvent } from 'react';
 import type { EntryRow, TableColumn } from '@/core/tidy/table/tableQuery';
 import { AppIcon } from '@/ui/icons/AppIcon';
-import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { tidyWords } from '@/ui/words/tidy';
@@ -51,8 +50,9 @@ interface TableRowProps {
 /** A row of an entry. */
 export const TableRowView = memo(function TableRowView(props: TableRowProps) {
   const { row, index, top, height, isGathered, isTall, names, isSelected, active, actions } = props;
-  const { colours } = useTheme();
+  const { colours, calendar: tonesOf } = useTheme();
   const calendar = names.calendars.get(row.calendarId);
+  const tones = tonesOf(calendar?.colour ?? 'slate');
   const title = cellText('title', row, names);
   return (
     <div
@@ -90,7 +90,13 @@ export const TableRowView = memo(function TableRowView(props: TableRowProps) {
         />
       </div>
       <div role="gridcell" className={tableClasses.markCell} style={{ width: MARK_WIDTH }}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+        <span
+          aria-hidden
+          className={tableClasses.mark}
+          style={{ backgroundColor: tones.band, color: tones.onBand }}
+        >
+          {calendar?.mark}
+        </span>
       </div>
       {isTall ? <TallCells {...props} title={title} /> : <Cells {...props} title={title} />}
     </div>

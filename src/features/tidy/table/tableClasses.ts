@@ -93,6 +93,16 @@ export const tableClasses = pageClasses('table', {
     borderStyle: 'solid',
     borderRadius: corner,
   },
+  mark: {
+    width: 28,
+    height: 22,
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: corner,
+    fontSize: fontSizes.small,
+    fontWeight: 700,
+  },
   markCell: { flexShrink: 0, display: 'flex', alignItems: 'center' },
   cell: {
     flexShrink: 0,
