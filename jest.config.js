@@ -15,6 +15,7 @@ const transformIgnorePatterns = [
 module.exports = {
   // Generous: a machine that stands still for a while is no fault of the code.
   testTimeout: 40_000,
+  testSequencer: '<rootDir>/testing/longestFirst.js',
   projects: [
     {
       displayName: 'core',

@@ -134,6 +134,7 @@ test('a week of Plan is moved on from the desk, as a recipe that is kept and use
 });
 
 test('an occurrence asks which are meant, and each series can be answered by itself', async ({ page }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=week&date=2027-03-09&as=occurrences');
   await find(page, 'rota call', /1 entry/);
   await press(rows(page).first().getByRole('checkbox'));
@@ -178,6 +179,7 @@ test('rows are sorted, gathered and unfolded, and a selection lives on out of si
 test('what is in the bin is found, comes back, or is removed for good when that is said twice', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openPlan(page, '/?view=day&date=2027-03-09');
   for (const title of ['Q1 works report', 'Tobias: crane survey']) {
     await press(card(page, new RegExp(title)));
@@ -188,7 +190,9 @@ test('what is in the bin is found, comes back, or is removed for good when that 
   const bin = page.getByRole('main');
   const first = bin.getByRole('group').first();
   await expect(first).toHaveAccessibleName('Tobias: crane survey');
-  await expect(first).toContainText(/Meetings · Tuesday,? 9 March 2027 .* in the bin · 30 days left/);
+  await expect(first).toContainText(
+    /Meetings · Tuesday,? 9 March 2027 · deleted Tuesday 9 March · 30 days left/,
+  );
   await bin.getByTestId('bin-find').fill('works');
   await expect(bin.getByRole('group')).toHaveCount(1);
   await press(bin.getByRole('button', { name: 'Bring back Q1 works report' }));
@@ -242,6 +246,7 @@ test('history says what changed, takes one older step back alone, and undoes up 
 test('a feed that is all that is selected changes nothing, and an empty table offers a way out', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=month&date=2027-03-09');
   await find(page, '#KR', /entr/);
   await selectAll(page);

@@ -135,14 +135,21 @@ async function main(): Promise<void> {
       await page.getByTestId('zone-banner').waitFor();
       await page.getByTestId('card').first().waitFor();
     });
-    await picture(browser, 'zone-picker-phone', true, '/', async (page) => {
-      await openEditor(page);
-      await page.getByTestId('zone').tap();
-      await page.getByTestId('zone-search').fill('por');
-      await page
-        .getByRole('listbox')
-        .getByRole('option', { name: /^Lisbon/ })
-        .waitFor();
+    await picture(browser, 'tidy-wide', false, '/tidy?span=four', async (page) => {
+      const rows = page.getByTestId('table-row');
+      await rows.first().waitFor();
+      for (const title of ['Lens invoices', 'Rota check', 'Halifax grant panel'])
+        await rows.filter({ hasText: title }).first().getByRole('checkbox').click();
+      await page.getByTestId('begin-batch').click();
+      for (const [kind, label, value] of [
+        ['categories', 'Categories, with commas between them', 'spring'],
+        ['trim', 'Minutes earlier', '5'],
+      ] as const) {
+        await page.getByTestId('add-step').selectOption(kind);
+        await page.getByTestId('step-form').getByLabel(label).fill(value);
+        await page.getByRole('button', { name: 'Take this step' }).click();
+      }
+      await page.getByTestId('preview-rows').waitFor();
     });
     await picture(browser, 'import-wide', false, '/setup', async (page) => {
       const [chooser] = await Promise.all([

@@ -35,7 +35,10 @@ export function SelectionBar({
   const { width } = useWindowDimensions();
   const keys = useWorkspace((state) => state.selected);
   const commands = useCommands();
-  const isBusy = useWorkspace((state) => state.batch !== null);
+  // What is done with one stands beside the table; what is put together for several, too.
+  const isBusy = useWorkspace(
+    (state) => state.batch !== null || (state.selected.length === 1 && !state.collecting),
+  );
   const { data: sums } = useEngineAnswer(['selectionSums', keys, query.zone, query], {
     enabled: keys.length > 0,
   });
@@ -63,6 +66,7 @@ export function SelectionBar({
           </AppText>
           {facts.length > 0 ? `  ${facts.join(' · ')}` : ''}
         </AppText>
+        <MoreMenu selecting={selecting} only={keys.length === 1 ? keys[0] : undefined} />
         <Button
           icon="close"
           iconOnly
@@ -106,7 +110,6 @@ export function SelectionBar({
             label={words.actions.bin}
             onPress={() => void commands.bin(keys)}
           />
-          <MoreMenu selecting={selecting} only={keys.length === 1 ? keys[0] : undefined} />
         </View>
       )}
     </View>

@@ -162,7 +162,8 @@ function BinRow({
         fullDayText(Math.floor(wallOf(entry.start) / DAY)),
         entry.recurrence ? said.series(changed.length) : '',
         said.deleted(dayText(Math.floor(instantToWall(homeZone, deleted) / DAY))),
-        deed ? summaryText(deed.summary) : '',
+        // That it went to the bin is said already.
+        deed && deed.summary.what !== 'entries-binned' ? summaryText(deed.summary) : '',
       ]}
       deleted={deleted}
       onRestore={() => onRestore(calendar ? undefined : into)}
@@ -217,16 +218,18 @@ function BinnedRow({
         </AppText>
       </View>
       {children}
-      <Button label={said.restore(title)} shown={words.actions.restore} onPress={onRestore} />
-      {onRemove ? (
-        <Button
-          icon="delete-outline"
-          iconOnly
-          kind="quiet"
-          label={said.deleteOne(title)}
-          onPress={onRemove}
-        />
-      ) : null}
+      <View style={styles.pair}>
+        <Button label={said.restore(title)} shown={words.actions.restore} onPress={onRestore} />
+        {onRemove ? (
+          <Button
+            icon="delete-outline"
+            iconOnly
+            kind="quiet"
+            label={said.deleteOne(title)}
+            onPress={onRemove}
+          />
+        ) : null}
+      </View>
     </View>
   );
 }
@@ -236,5 +239,6 @@ const styles = StyleSheet.create({
   item: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(3) },
   grow: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
   into: { width: 150 },
+  pair: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
 });

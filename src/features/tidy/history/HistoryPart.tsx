@@ -67,23 +67,25 @@ function Deed({ deed, index }: { deed: Patch; index: number }) {
               .join(' · ')}
           </AppText>
         </View>
-        <Button
-          icon={isOpen ? 'chevron-down' : 'chevron-right'}
-          iconOnly
-          kind="quiet"
-          label={said.details(text)}
-          selected={isOpen}
-          onPress={() => setOpen(!isOpen)}
-        />
-        {index > 0 && isFree ? (
-          <Button kind="quiet" label={said.takeBackAlone(text)} shown={said.takeBack} onPress={takeBack} />
-        ) : null}
-        <Button
-          kind="quiet"
-          label={said.undoTo(text)}
-          shown={index === 0 ? words.actions.undo : words.changes.backTo}
-          onPress={() => commands.undo(index + 1)}
-        />
+        <View style={styles.deeds}>
+          <Button
+            icon={isOpen ? 'chevron-down' : 'chevron-right'}
+            iconOnly
+            kind="quiet"
+            label={said.details(text)}
+            selected={isOpen}
+            onPress={() => setOpen(!isOpen)}
+          />
+          {index > 0 && isFree ? (
+            <Button kind="quiet" label={said.takeBackAlone(text)} shown={said.takeBack} onPress={takeBack} />
+          ) : null}
+          <Button
+            kind="quiet"
+            label={said.undoTo(text)}
+            shown={index === 0 ? words.actions.undo : words.changes.backTo}
+            onPress={() => commands.undo(index + 1)}
+          />
+        </View>
       </View>
       {isOpen ? <PatchDetails patch={deed} /> : null}
     </View>
@@ -95,4 +97,5 @@ const styles = StyleSheet.create({
   deed: { borderTopWidth: hairline, paddingVertical: space(2), gap: space(2) },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
   grow: { flexGrow: 1, flexShrink: 1, flexBasis: 200 },
+  deeds: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center' },
 });
