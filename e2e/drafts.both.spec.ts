@@ -69,6 +69,7 @@ test('a page that is gone leaves what was written to the next', async ({ context
 });
 
 test('what another page changes meanwhile stays when this one saves', async ({ page, context, baseURL }) => {
+  test.skip(test.info().project.name !== 'wide', 'nothing of it hangs on the size');
   await openPlan(page, '/?view=day&date=2027-03-09');
   const editor = await openEditor(page, /Q1 works report/);
   await editor.getByLabel('Place').fill('Lamp room');

@@ -108,6 +108,7 @@ test('with the server stopped the application reloads, opens at any address, and
 });
 
 test('a new version is offered by a line, and taken when the person says so', async ({ page, server }) => {
+  test.skip(test.info().project.name !== 'wide', 'nothing of it hangs on the size');
   await openPlan(page, `${server.address}/`);
   await kept(page);
   await page.reload();

@@ -4,15 +4,16 @@ import { Series } from '../recurrence/series';
 import { DAY } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { timeAlong } from './carrySeries';
-import { editEach, madeOfEach } from './editEach';
+import { editEach, isWholeSeries, madeOfEach } from './editEach';
 import { madeOf } from './entryChanges';
-import { type ChangeResult, createEvent } from './eventFields';
+import { type ChangeResult, createEvent, isRefused } from './eventFields';
 import { type ChangeContext, makePatch, put, type SummaryKind } from './patch';
 import { overridesOf } from './overrides';
 import { editTarget, splitAt } from './scopes';
 import { seriesLike, timesLike } from './seriesLike';
 import { isRefusal, type Refusal, shiftEvent, stretchEvent, toHours, toWholeDays } from './shift';
 import { eventAt, masterOf, type Scope, type Target, targetKey } from './target';
+import { UnitOfWork } from './unitOfWork';
 import { freshVersion } from './versions';
 
 /** How a drag or a key changes when an entry is, and in which calendar, if that changes too. */
@@ -132,6 +133,34 @@ export function copyEntry(
     put(state, 'entries', { ...copied, ...fresh }),
     ...copies.map((copy) => put(state, 'entries', copy)),
   ]);
+}
+
+/**
+ * Copies several entries, moved by as much, as one change: of a series that is chosen as such the whole, else the chosen
+ * occurrence as an entry of its own. Those that can't are counted.
+ */
+export function copyEntries(
+  state: State,
+  targets: readonly Target[],
+  move: Move,
+  context: ChangeContext,
+): ChangeResult {
+  const work = new UnitOfWork(state, context);
+  let count = 0;
+  let left = 0;
+  let refusal: Refusal | undefined;
+  for (const target of targets) {
+    const scope = isWholeSeries(state, target) ? 'every' : 'this';
+    const copied = copyEntry(work.state, target, move, scope, context);
+    if (isRefused(copied)) {
+      refusal = copied.refused;
+      left++;
+      continue;
+    }
+    count++;
+    work.add(copied.changes);
+  }
+  return madeOfEach({ work, count, left, refusal, dropped: 0 }, { what: 'entries-copied-there' });
 }
 
 function copyOne(state: State, target: Target, move: Move, context: ChangeContext): ChangeResult {

@@ -59,6 +59,7 @@ export const SUMMARIES = [
   'calendar-withdrawn',
   'entry-duplicated',
   'entries-copied',
+  'entries-copied-there',
   'entry-again',
   'category-changed',
   'categories-merged',

@@ -87,7 +87,9 @@ export function Recipes({
               kind="quiet"
               icon="download-outline"
               label={said.toFile(recipe.name)}
-              onPress={() => saveFile(`${recipe.name}.json`, writeRecipe(recipe), 'application/json')}
+              onPress={() =>
+                saveFile(`${recipe.name}.json`, writeRecipe(recipe, state()), 'application/json')
+              }
             />
             <Button kind="quiet" icon="delete-outline" label={said.remove(recipe.name)} onPress={remove} />
           </>

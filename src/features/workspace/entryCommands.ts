@@ -6,9 +6,9 @@ import {
   fieldsSeenAt,
   writtenUpon,
 } from '@/core/change/entryChanges';
-import { copyEntry, type Move, moveEntries, moveEntry } from '@/core/change/moveEntry';
+import { copyEntries, copyEntry, type Move, moveEntries, moveEntry } from '@/core/change/moveEntry';
 import type { Patch } from '@/core/change/patch';
-import { type Scope, SCOPES, type Target, targetOfKey } from '@/core/change/target';
+import { type Scope, SCOPES, type Target, targetKey, targetOfKey } from '@/core/change/target';
 import type { EventFields } from '@/core/model/entry';
 import { type CommandPipeline, following, selectLanded } from './commandPipeline';
 import { useWorkspace, workspace } from './workspace';
@@ -65,7 +65,11 @@ export const entryCommands = ({ state, context, perform, performAt }: CommandPip
     const patch = await performAt(target, { about: 'change' }, draft, following(target));
     return patch && (patch.landed ?? key);
   },
+  /** Copies an entry, moved; with several selected and it among them, all of them by as much. */
   async copy(target: Target, move: Move): Promise<boolean> {
+    const several = severalWith(targetKey(target));
+    if (several && move.kind === 'shift')
+      return perform(copyEntries(state(), several.map(targetOfKey), move, context())) !== undefined;
     const draft = (scope: Scope) => copyEntry(state(), target, move, scope, context());
     return (await performAt(target, { about: 'copy' }, draft, selectLanded)) !== undefined;
   },

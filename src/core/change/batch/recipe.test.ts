@@ -1,3 +1,4 @@
+import { stateWith } from '../../../../testing/samples';
 import { readRecipe, writeRecipe } from './recipe';
 
 const steps = [
@@ -5,9 +6,14 @@ const steps = [
   { kind: 'categories', how: 'add', names: ['boat'] },
 ] as const;
 
-test('a recipe is read as it was written', () => {
+test('a recipe is read as it was written, its calendars by their names', () => {
+  const state = stateWith();
   const recipe = { name: 'A week on', steps: steps.map((step) => ({ ...step })) };
-  expect(readRecipe(writeRecipe(recipe as never))).toEqual({ recipe });
+  expect(readRecipe(writeRecipe(recipe as never, state))).toEqual({ recipe });
+  const moves = { name: 'To the desk', steps: [{ kind: 'calendar', calendar: 'desk' } as const] };
+  expect(readRecipe(writeRecipe(moves, state))).toEqual({
+    recipe: { name: 'To the desk', steps: [{ kind: 'calendar', calendar: 'Desk work' }] },
+  });
 });
 
 test('what is no recipe, of a later version, or has steps that are not known is refused with its reason', () => {

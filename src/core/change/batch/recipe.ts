@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BatchStep, MOST_STEPS, STEP_KINDS } from '../../model/batchStep';
 import type { Recipe } from '../../model/recipe';
+import type { State } from '../../model/state';
 
 /** The version of recipes as they are written now. */
 export const RECIPE_VERSION = 1;
@@ -24,9 +25,18 @@ const Written = z.object({
   steps: z.array(z.unknown()),
 });
 
+/** A step whose calendar is named by its name, which others have too, and not by the id that it has here alone. */
+const withCalendarName = (step: BatchStep, { calendars }: Pick<State, 'calendars'>): BatchStep =>
+  'calendar' in step ? { ...step, calendar: calendars.get(step.calendar)?.name ?? step.calendar } : step;
+
 /** A recipe as a file holds it. */
-export const writeRecipe = ({ name, steps }: Pick<Recipe, 'name' | 'steps'>): string =>
-  `${JSON.stringify({ 'orderly-week-recipe': RECIPE_VERSION, name, steps }, null, 2)}\n`;
+export function writeRecipe(
+  { name, steps }: Pick<Recipe, 'name' | 'steps'>,
+  state: Pick<State, 'calendars'>,
+): string {
+  const named = steps.map((step) => withCalendarName(step, state));
+  return `${JSON.stringify({ 'orderly-week-recipe': RECIPE_VERSION, name, steps: named }, null, 2)}\n`;
+}
 
 /** Reads a recipe from a file. One of a later version, or with a step that is not known here, is refused as a whole. */
 export function readRecipe(text: string): ReadRecipe {

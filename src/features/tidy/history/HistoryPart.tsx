@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { isUntouchedSince, takeBackAlone, touchedBy } from '@/core/change/history';
 import type { Patch } from '@/core/change/patch';
@@ -49,8 +49,9 @@ function Deed({ deed, index }: { deed: Patch; index: number }) {
   const history = useSnapshot((snapshot) => snapshot.history);
   const [isOpen, setOpen] = useState(false);
   const text = summaryText(deed.summary);
-  const isFree = isUntouchedSince(state, deed);
-  const by = isFree ? undefined : touchedBy(history, deed);
+  // A deed may hold thousands of records.
+  const isFree = useMemo(() => isUntouchedSince(state, deed), [state, deed]);
+  const by = useMemo(() => (isFree ? undefined : touchedBy(history, deed)), [isFree, history, deed]);
   const ago = now - deed.at < 60_000 ? words.changes.justNow : words.changes.ago(lengthText(now - deed.at));
   const takeBack = () => {
     const patch = takeBackAlone(store.getSnapshot().state, deed, commands.context());

@@ -33,6 +33,7 @@ import type { Selecting } from './useSelecting';
 import { useTableRows } from './useTableRows';
 
 const OVERSCAN = 12;
+const FRAMES_TO_COME = 40;
 
 interface EntryTableProps {
   query: TableQuery;
@@ -99,10 +100,13 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
   /** The row and cell that the keys are at: column -1 is the row itself. */
   const [active, setActive] = useState({ index: 0, column: -1 });
   const [editing, setEditing] = useState<{ index: number; column: TableColumn }>();
-  const focusRow = (index: number) => {
-    requestAnimationFrame(() =>
-      scroller.current?.querySelector<HTMLElement>(`[data-row="${index}"]`)?.focus({ preventScroll: true }),
-    );
+  /** A row far away comes a few frames after it is asked for. */
+  const focusRow = (index: number, tries = FRAMES_TO_COME) => {
+    requestAnimationFrame(() => {
+      const at = scroller.current?.querySelector<HTMLElement>(`[data-row="${index}"]`);
+      if (at) at.focus({ preventScroll: true });
+      else if (tries > 0) focusRow(index, tries - 1);
+    });
   };
   const go = (index: number, column = active.column) => {
     const next = Math.max(0, Math.min(rowCount - 1, index));
@@ -312,21 +316,31 @@ function useSteady(actions: RowActions): RowActions {
   );
 }
 
-/** By so much columns give way where they don't all fit; beyond that the table scrolls sideways. */
-const LEAST_SHARE = 0.62;
+/** Columns of words give way where not all fit, down to this; beyond that the table scrolls sideways. */
+const LEAST_WIDTH = 84;
+const GIVES_WAY: ReadonlySet<TableColumn> = new Set<TableColumn>([
+  'title',
+  'repeat',
+  'place',
+  'calendar',
+  'category',
+  'people',
+  'reminders',
+  'origin',
+]);
 
-/** The columns as wide as they are set and there is room: all a little less where they fit so. */
+/** The columns as wide as they are set and there is room: what is left over goes to the titles, what is wanting is taken from words. */
 function fittedColumns(columns: readonly ShownColumn[], room: number): readonly ShownColumn[] {
-  const wanted = columns.reduce((sum, { width }) => sum + width, 0);
-  const share = (room - TICK_WIDTH - MARK_WIDTH - 2 * hairline) / wanted;
-  // What is left over goes to the titles.
-  if (room > 0 && share > 1)
-    return columns.map(({ id, width }) => ({
-      id,
-      width: id === 'title' ? width + Math.floor(wanted * (share - 1)) : width,
-    }));
-  if (room === 0 || share === 1) return columns;
-  return columns.map(({ id, width }) => ({ id, width: Math.floor(width * Math.max(share, LEAST_SHARE)) }));
+  if (room === 0) return columns;
+  const left = columns.reduce((sum, { width }) => sum - width, room - TICK_WIDTH - MARK_WIDTH - 2 * hairline);
+  if (left >= 0)
+    return columns.map(({ id, width }) => ({ id, width: id === 'title' ? width + left : width }));
+  const giving = columns.filter(({ id }) => GIVES_WAY.has(id));
+  const share = 1 + left / giving.reduce((sum, { width }) => sum + width, 0);
+  return columns.map(({ id, width }) => ({
+    id,
+    width: GIVES_WAY.has(id) ? Math.max(Math.min(width, LEAST_WIDTH), Math.floor(width * share)) : width,
+  }));
 }
 
 /** A press on a tick that goes on over further rows takes them all. */

@@ -66,6 +66,7 @@ export const changesWords = {
     'calendar-published': (_count: number, name: string) => `Calendar “${name}” published`,
     'calendar-withdrawn': (_count: number, name: string) => `Calendar “${name}” is published no more`,
     'entry-duplicated': (_count: number, name: string) => `“${name}” is there twice`,
+    'entries-copied-there': (count: number) => `${plural(count, 'entry', 'entries')} copied`,
     'entries-copied': (count: number, name: string) =>
       `${plural(count, 'entry', 'entries')} copied to ${name}`,
     'entry-again': (count: number, name: string) => `“${name}” again on ${plural(count, 'day')}`,
