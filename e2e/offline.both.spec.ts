@@ -166,7 +166,7 @@ test('a due reminder is a notification of the browser, too, with what can be don
 }) => {
   test.skip(test.info().project.name !== 'wide', 'a notification is the system’s');
   await context.grantPermissions(['notifications'], { origin: server.address });
-  await openPlan(page, `${server.address}/?now=2027-03-09T13:49:30`);
+  await openPlan(page, `${server.address}/?now=2027-03-09T13:49:45`);
   await kept(page);
   const shown = () =>
     page.evaluate(async () => {

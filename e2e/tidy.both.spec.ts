@@ -104,8 +104,14 @@ test('several steps at once, one of the entries left out, and what can’t be wi
   await press(preview(page).getByTestId('outcome-impossible'));
   await expect(preview(page).getByText('Its calendar can’t be changed here.').first()).toBeVisible();
   await expect(preview(page).getByText('It takes whole days and has no hours.').first()).toBeVisible();
-  await apply(page);
+  // Pressed by a hurried hand, it is done once.
+  await page
+    .getByTestId('do-batch')
+    .evaluate((button: HTMLElement) => [1, 2, 3].forEach(() => button.click()));
+  await expect(page.getByTestId('batch')).toHaveCount(0);
   await expect(page.getByTestId('notice')).toContainText(`${count - 1} entries changed`);
+  await press(page.getByRole('radio', { name: 'History' }));
+  await expect(page.getByTestId('deed')).toHaveCount(1);
 });
 
 test('a week of Plan is moved on from the desk, as a recipe that is kept and used again', async ({

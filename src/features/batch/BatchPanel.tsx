@@ -88,7 +88,9 @@ export function BatchPanel() {
     setRecipe(name);
   };
   const go = () => {
-    if (preview.kind === 'done' && commit(preview.patch)) leave();
+    // Pressed again before the panel has gone, it would be done again.
+    if (useWorkspace.getState().batch === null) return;
+    if (preview.kind === 'done' && preview.report.counts.changed > 0 && commit(preview.patch)) leave();
   };
   return (
     <View

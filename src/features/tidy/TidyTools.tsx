@@ -128,5 +128,5 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
   find: { flexGrow: 1, flexShrink: 1, flexBasis: 240 },
   span: { flexDirection: 'row', alignItems: 'center', gap: space(1), flexGrow: 1, flexShrink: 1 },
-  select: { flexGrow: 1, flexBasis: 150 },
+  select: { flexGrow: 1, flexBasis: 110 },
 });

@@ -292,7 +292,7 @@ export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClea
           </AppText>
         </View>
       ) : null}
-      {whole ? <SumsLine sums={whole.sums} /> : null}
+      {whole ? <SumsLine sums={whole.sums} isShort={isTall} /> : null}
     </View>
   );
 }

@@ -22,8 +22,8 @@ export function sumsText({ entries, occurrences, minutesOnce, minutesEach, whole
   ].filter(Boolean);
 }
 
-/** What all rows come to. */
-export function SumsLine({ sums }: { sums: TableSums }) {
+/** What all rows come to; on a phone in one line, the least of it cut. */
+export function SumsLine({ sums, isShort }: { sums: TableSums; isShort: boolean }) {
   const { colours } = useTheme();
   return (
     <View
@@ -31,8 +31,8 @@ export function SumsLine({ sums }: { sums: TableSums }) {
       testID="table-sums"
       style={[styles.line, { borderColor: colours.line, backgroundColor: colours.page }]}
     >
-      {sumsText(sums).map((text) => (
-        <AppText key={text} size="small" tone="quiet" figures>
+      {(isShort ? [sumsText(sums).join(' · ')] : sumsText(sums)).map((text) => (
+        <AppText key={text} size="small" tone="quiet" figures numberOfLines={1} style={styles.text}>
           {text}
         </AppText>
       ))}
@@ -41,6 +41,7 @@ export function SumsLine({ sums }: { sums: TableSums }) {
 }
 
 const styles = StyleSheet.create({
+  text: { flexShrink: 1 },
   line: {
     flexDirection: 'row',
     flexWrap: 'wrap',
