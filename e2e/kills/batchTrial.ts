@@ -24,19 +24,27 @@ async function until(what: string, look: () => Promise<boolean>, patience = 60_0
   throw new Error(`${what} did not come`);
 }
 
+/** Goes somewhere. After starts that were killed it is asked how to open: as usual. */
+async function open({ page }: KillableBrowser, search: string): Promise<void> {
+  await page.goto(address(search));
+  const asked = page.getByRole('button', { name: 'Open as usual' });
+  await until('the table', async () => {
+    if (await asked.isVisible()) await asked.click();
+    return page.getByTestId('table-sums').isVisible();
+  });
+}
+
 /** How many entries bear a category; the table says it. */
 async function countOf(browser: KillableBrowser, category: string): Promise<number> {
-  const { page } = browser;
-  await page.goto(address(`&category=${category}`));
-  const sums = page.getByTestId('table-sums');
-  await until('the table', () => sums.isVisible());
+  await open(browser, `&category=${category}`);
+  const sums = browser.page.getByTestId('table-sums');
   return Number.parseInt((await sums.innerText()).replaceAll(/[^\d\n].*/g, ''), 10) || 0;
 }
 
 /** Sets a category on all entries, and kills the browser a moment after that was begun. */
 async function changeAndKill(browser: KillableBrowser, category: string, wait: number): Promise<number> {
   const { page } = browser;
-  await page.goto(address(''));
+  await open(browser, '');
   await until('the rows', () => page.getByTestId('table-row').first().isVisible());
   await page.getByRole('columnheader').getByRole('checkbox').click();
   await page.getByTestId('begin-batch').click();
