@@ -15,6 +15,9 @@ async function openTidy(page: Page, search = ''): Promise<void> {
 /** Finds entries, and waits until the table holds so many. */
 async function find(page: Page, words: string, count: RegExp): Promise<void> {
   await page.getByTestId('tidy-find').fill(words);
+  // What stood there before stays until the answer comes.
+  if (words !== '') await expect(page).toHaveURL(/[?&]find=/);
+  await expect(page.getByTestId('table')).toHaveAttribute('aria-busy', 'false');
   await expect(sums(page)).toContainText(count);
 }
 
