@@ -1,6 +1,6 @@
-import { hasReminder, MOST_REMINDERS, type Reminder } from '../model/reminder';
+import type { Reminder } from '../model/reminder';
 import type { State } from '../model/state';
-import { remindersOf } from '../reminders/dueTimes';
+import { changedReminders } from './batch/changedReminders';
 import { editEach, madeOfEach } from './editEach';
 import type { ChangeResult } from './eventFields';
 import { daysBy, moveEntries } from './moveEntry';
@@ -43,15 +43,12 @@ export function changeReminders(
     state,
     targets,
     scope,
-    (event) => {
-      const { reminders: _, ...rest } = event;
-      if (change.kind === 'usual') return rest;
-      if (change.kind === 'none') return { ...rest, reminders: [] };
-      const usual = state.calendars.get(event.calendarId)?.usualReminders;
-      const before = remindersOf(event, usual);
-      const isThere = hasReminder(before, change.reminder) || before.length >= MOST_REMINDERS;
-      return { ...rest, reminders: isThere ? [...before] : [...before, change.reminder] };
-    },
+    (event) =>
+      changedReminders(
+        event,
+        { how: change.kind, reminders: change.kind === 'add' ? [change.reminder] : [] },
+        state,
+      ),
     context,
   );
   return madeOfEach(edited, { what: 'entries-reminded' });

@@ -66,7 +66,7 @@ export function restoreCalendar(state: State, calendarId: string, context: Chang
 }
 
 /** What is in the bin by itself, the latest first: what went with its calendar is there with that. */
-export function binnedEntries(state: State): BinnedEntry[] {
+export function binnedEntries(state: Pick<State, 'bin' | 'calendars'>): BinnedEntry[] {
   const changed = new Map<string, BinItem[]>();
   const heads: BinItem[] = [];
   for (const item of state.bin.values()) {

@@ -9,7 +9,7 @@ import { eventAt, type Target } from './target';
 import { freshCopy } from './versions';
 
 /** An occurrence, or a changed one, as a single event. */
-function single(event: CalendarEvent): CalendarEvent {
+export function single(event: CalendarEvent): CalendarEvent {
   const { seriesId: _, recurrenceId: __, recurrenceRange: ___, recurrence: ____, ...rest } = event;
   return rest;
 }

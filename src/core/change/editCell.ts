@@ -1,6 +1,7 @@
+import { BatchStep } from '../model/batchStep';
 import type { CalendarEvent } from '../model/entry';
-import { AVAILABILITIES, CLASSIFICATIONS } from '../model/entry';
 import type { State } from '../model/state';
+import { applyStep, isEventStep, stepTools } from './batch/eventSteps';
 import { editEach, madeOfEach } from './editEach';
 import type { ChangeResult } from './eventFields';
 import type { ChangeContext } from './patch';
@@ -20,25 +21,29 @@ const namesIn = (text: string): string[] => [
   ),
 ];
 
+/** The step that writes into a cell; undefined for a text that its field can't hold. Titles are written by themselves. */
+function stepOf(cell: Exclude<Cell, 'title'>, text: string): BatchStep | undefined {
+  const written = {
+    place: { kind: 'place', to: text.trim() },
+    category: { kind: 'categories', how: 'set', names: namesIn(text) },
+    calendar: { kind: 'calendar', calendar: text },
+    availability: { kind: 'availability', to: text },
+    visibility: { kind: 'visibility', to: text },
+  }[cell];
+  return BatchStep.safeParse(written).data;
+}
+
 /** What is written into a cell, in an event. */
-function written(event: CalendarEvent, cell: Cell, text: string, state: State): CalendarEvent | Refusal {
-  switch (cell) {
-    case 'title':
-      return { ...event, title: text.trim() };
-    case 'place':
-      return { ...event, location: text.trim() };
-    case 'category':
-      return { ...event, categories: namesIn(text) };
-    case 'calendar':
-      return state.calendars.has(text) ? { ...event, calendarId: text } : 'calendar-missing';
-    case 'availability':
-      return { ...event, availability: AVAILABILITIES.find((value) => value === text) ?? event.availability };
-    case 'visibility':
-      return {
-        ...event,
-        classification: CLASSIFICATIONS.find((value) => value === text) ?? event.classification,
-      };
-  }
+function written(
+  event: CalendarEvent,
+  cell: Cell,
+  text: string,
+  state: State,
+  context: ChangeContext,
+): CalendarEvent | Refusal {
+  if (cell === 'title') return { ...event, title: text.trim() };
+  const step = stepOf(cell, text);
+  return step && isEventStep(step) ? applyStep(event, step, stepTools(state, context.zone)) : event;
 }
 
 /** Writes into one plain value of an entry: a series as a whole, an occurrence alone. */
@@ -49,7 +54,13 @@ export function editCell(
   text: string,
   context: ChangeContext,
 ): ChangeResult {
-  const edited = editEach(state, [target], 'this', (event) => written(event, cell, text, state), context);
+  const edited = editEach(
+    state,
+    [target],
+    'this',
+    (event) => written(event, cell, text, state, context),
+    context,
+  );
   const name = state.entries.get(target.entryId)?.title;
   return madeOfEach(edited, { what: 'entry-changed', name });
 }

@@ -100,6 +100,3 @@ export const STEP_KINDS = BatchStep.options.map(({ shape }) => shape.kind.value)
 
 /** Steps after which there is nothing left for another step to be done to. */
 export const LAST_STEPS: readonly StepKind[] = ['delete', 'into-series'];
-
-/** The most steps of one change. */
-export const MOST_STEPS = 30;

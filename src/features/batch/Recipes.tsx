@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { keepRecipe, recipesInOrder, removeRecipe } from '@/core/change/recipeChanges';
-import { readRecipe, type RecipeProblem, writeRecipe } from '@/core/change/batch/recipe';
+import { readRecipe, readSteps, type RecipeProblem, writeRecipe } from '@/core/change/batch/recipe';
 import type { BatchStep } from '@/core/model/batchStep';
 import { chooseFiles, saveFile } from '@/features/interchange';
 import { useCommands } from '@/features/workspace';
@@ -74,7 +74,9 @@ export function Recipes({
           onChange={(id) => {
             setChosen(id);
             const one = kept.get(id);
-            if (one) onTake(one.name, one.steps);
+            const read = one && readSteps(one.steps);
+            if (read && 'problem' in read) refuse(problemText(read.problem));
+            else if (read) onTake(one.name, read.steps);
           }}
           testID="use-recipe"
         />

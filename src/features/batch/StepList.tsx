@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { type BatchStep, LAST_STEPS, MOST_STEPS, type StepKind } from '@/core/model/batchStep';
+import { type BatchStep, LAST_STEPS, type StepKind } from '@/core/model/batchStep';
+import { MOST_STEPS } from '@/core/model/recipe';
 import { useCalendars, useNowWall, useSettings, useWritableCalendars } from '@/store';
 import { dateString, DAY } from '@/core/time/civil';
 import { AppText } from '@/ui/primitives/AppText';

@@ -274,7 +274,9 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
 export const formOfStep = (kind: StepKind, around: StepSurroundings): StepForm => FORMS[kind](around);
 
 /** What is wrong with a field by itself. */
-function problemOf({ kind, mayBeEmpty }: StepControl, text: string): string | undefined {
+function problemOf({ kind, mayBeEmpty, options }: StepControl, text: string): string | undefined {
+  // What is chosen may be said by no letters: none, or as its calendar has it.
+  if (options?.some(({ value }) => value === text)) return undefined;
   if (text.trim() === '') return mayBeEmpty ? undefined : batchWords.problems.missing;
   if (kind === 'number' && !/^-?\d{1,8}$/.test(text.trim())) return batchWords.problems.number;
   if (kind === 'date' && !(/^\d{4}-\d\d-\d\d$/.test(text) && isRealDate(text)))

@@ -1,7 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { summaryText, useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { agoText, summaryText, useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useNow, useSnapshot } from '@/store';
-import { lengthText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Sheet } from '@/ui/primitives/Sheet';
@@ -18,8 +17,6 @@ export function ChangesSheet() {
   const commands = useCommands();
   const now = useNow();
   if (!shown) return null;
-  const ago = (at: number) =>
-    now - at < 60_000 ? words.changes.justNow : words.changes.ago(lengthText(now - at));
   const line = { borderColor: colours.line };
   return (
     <Sheet
@@ -51,7 +48,7 @@ export function ChangesSheet() {
             <View style={styles.text}>
               <AppText>{summaryText(patch.summary)}</AppText>
               <AppText size="small" tone="quiet" figures>
-                {ago(patch.at)}
+                {agoText(patch.at, now)}
               </AppText>
             </View>
             <Button

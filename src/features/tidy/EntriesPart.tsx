@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { NO_FILTER } from '@/core/model/look';
 import type { TidyLook } from '@/core/tidy/tidyLook';
 import { usePlanAddress } from '@/features/workspace';
-import { useEngineAnswer, useOpenStore } from '@/store';
+import { useOpenStore } from '@/store';
 import { saveTable } from './saveTable';
 import { SelectionBar } from './SelectionBar';
 import { EntryTable } from './table/EntryTable';
 import { useColumns } from './table/useColumns';
 import { useSelecting } from './table/useSelecting';
+import { useTableWhole } from './table/useTableRows';
 import { TableSheet } from './TableSheet';
 import { TidyTools } from './TidyTools';
 import type { useTidyAddress } from './useTidyAddress';
@@ -29,7 +30,7 @@ export function EntriesPart({ look, show }: { look: TidyLook; show: Show }) {
   const query = useTableQuery(look, folded, unfolded);
   const columns = useColumns(look.sort, (sort) => show({ sort }, { quietly: true }));
   const selecting = useSelecting(query);
-  const { data: answer } = useEngineAnswer(['tableRows', query, 0, 0]);
+  const answer = useTableWhole(query);
   const clear = () => {
     to({ filter: NO_FILTER, hidden: [] }, { quietly: true });
     show({ find: '', span: 'all' });

@@ -1,5 +1,6 @@
-import type { ComponentType } from 'react';
+import { type ComponentType, useMemo } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useShallow } from 'zustand/react/shallow';
 import { TIDY_PARTS, type TidyPart } from '@/core/tidy/tidyLook';
 import { binnedEntries } from '@/core/change/binChanges';
 import { type PlanAddress, type Side, sideOf, usePlanAddress, useWorkspace } from '@/features/workspace';
@@ -31,9 +32,9 @@ export function TidyScreen({ SidePanel, Sheets }: TidyScreenProps) {
   const { look, show } = useTidyAddress();
   const { address } = usePlanAddress();
   const today = Math.floor(useNowWall(address.zone) / DAY);
-  const inBin = useSnapshot(({ state }) => state.bin);
-  const state = useSnapshot((snapshot) => snapshot.state);
-  const binned = inBin.size === 0 ? 0 : binnedEntries(state).length;
+  const bin = useSnapshot(({ state }) => state.bin);
+  const calendars = useSnapshot(({ state }) => state.calendars);
+  const binned = useMemo(() => binnedEntries({ bin, calendars }).length, [bin, calendars]);
   useTidyKeys();
   const name = (part: TidyPart) =>
     part === 'bin' ? tidyWords.partOf(tidyWords.parts.bin, binned) : tidyWords.parts[part];
@@ -71,11 +72,10 @@ function TidySide({
   wide,
 }: Pick<TidyScreenProps, 'SidePanel'> & { width: number; wide: boolean }) {
   const selected = useWorkspace((state) => state.selected);
-  const open = useWorkspace((state) => state);
-  const side = sideOf(open);
+  const side = useWorkspace(useShallow(sideOf));
+  const collecting = useWorkspace((state) => state.collecting);
   // What is done with several stands in the bar below the table.
-  if (side.kind === 'none' || (side.kind === 'desk' && (selected.length !== 1 || open.collecting)))
-    return null;
+  if (side.kind === 'none' || (side.kind === 'desk' && (selected.length !== 1 || collecting))) return null;
   return <SidePanel side={side} width={width} wide={wide} onOpen={() => undefined} />;
 }
 

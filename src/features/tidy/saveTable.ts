@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { writeCsvTable } from '@/core/interchange/csv/csvTable';
 import { TABLE_COLUMNS, type TableQuery } from '@/core/tidy/table/tableQuery';
 import { saveFile } from '@/features/interchange';
 import type { Store } from '@/store';
@@ -16,7 +16,6 @@ export async function saveTable(store: Store, query: TableQuery): Promise<void> 
   const lines = rows.flatMap((row) =>
     row.kind === 'entry' ? [TABLE_COLUMNS.map((column) => cellText(column, row, names))] : [],
   );
-  const fields = TABLE_COLUMNS.map((column) => tidyWords.columnNames[column]);
-  const text = Papa.unparse({ fields, data: lines }, { escapeFormulae: true, newline: '\r\n' });
-  saveFile(tidyWords.csvName, `\uFEFF${text}\r\n`, 'text/csv');
+  const header = TABLE_COLUMNS.map((column) => tidyWords.columnNames[column]);
+  saveFile(tidyWords.csvName, writeCsvTable(header, lines), 'text/csv');
 }

@@ -1,5 +1,5 @@
 export { type Commands, useCommands } from './useCommands';
-export { failureText, summaryText } from './summaryText';
+export { agoText, failureText, summaryText } from './summaryText';
 export { DraftBar } from './DraftBar';
 export { keepDrafts } from './keptDrafts';
 export { useFolding } from './useFolding';

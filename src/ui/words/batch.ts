@@ -153,7 +153,6 @@ export const batchWords = {
   scope: {
     title: 'Which occurrences',
     hint: (count: number) => (count === 1 ? 'One series is among them.' : `${count} series are among them.`),
-    forAll: 'For all series',
     for: (title: string) => `${title} is a series`,
     this: 'Just the chosen',
     later: 'From the first chosen on',
@@ -175,7 +174,6 @@ export const batchWords = {
     more: (count: number) => `${count} more`,
     nothing: 'nothing',
     takeOut: (title: string) => `Leave ${title} out`,
-    takeIn: (title: string) => `Take ${title} in again`,
     deeds: {
       copy: 'is copied',
       delete: 'goes to the bin',

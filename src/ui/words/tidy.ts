@@ -166,6 +166,5 @@ export const tidyWords = {
     made: 'made',
     removed: 'taken away',
     more: (count: number) => `${count} more`,
-    takenBack: 'Taken back',
   },
 } as const;

@@ -9,8 +9,15 @@ import { sameValue } from '../seriesLike';
 import { isRefusal, type Refusal } from '../shift';
 import { eventAt, isRecurring, masterOf, type Scope, type Target, targetKey } from '../target';
 import { UnitOfWork } from '../unitOfWork';
-import type { BatchStep, StepKind } from '../../model/batchStep';
-import { applyStep, type EventStep, ORGANIZERS_STEPS, type StepTools } from './eventSteps';
+import { type BatchStep, LAST_STEPS, type StepKind } from '../../model/batchStep';
+import {
+  applyStep,
+  type EventStep,
+  isEventStep,
+  ORGANIZERS_STEPS,
+  type StepTools,
+  stepTools,
+} from './eventSteps';
 import { intoSeries } from './intoSeries';
 import { ExpressionError, replacerOf } from './replaceText';
 import { copyStep, deleteStep, endSeriesStep, type Left, singlesStep } from './seriesSteps';
@@ -63,10 +70,6 @@ export type BatchProblem =
   | { readonly kind: 'steps-after'; readonly step: StepKind }
   | { readonly kind: 'no-expression'; readonly step: number; readonly reason: string };
 
-const EVENT_STEPS_APART = ['copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
-const isEventStep = (step: BatchStep): step is EventStep =>
-  !EVENT_STEPS_APART.some((kind) => kind === step.kind);
-
 /** What is wrong with steps or targets, if it is; found before anything is done. */
 export function batchProblem(
   targets: readonly Target[],
@@ -75,7 +78,7 @@ export function batchProblem(
   if (steps.length === 0) return { kind: 'no-steps' };
   if (targets.length === 0) return { kind: 'no-targets' };
   for (const [index, step] of steps.entries()) {
-    if ((step.kind === 'delete' || step.kind === 'into-series') && index < steps.length - 1)
+    if (LAST_STEPS.includes(step.kind) && index < steps.length - 1)
       return { kind: 'steps-after', step: step.kind };
     if (step.kind !== 'replace') continue;
     try {
@@ -87,6 +90,12 @@ export function batchProblem(
   }
   return undefined;
 }
+
+/** The fields in which an event differs from what it was, as a person sees them. */
+const fieldChanges = (before: CalendarEvent, after: CalendarEvent): FieldChange[] =>
+  FIELD_NAMES.filter((field) => field !== 'timedMinutes' && !sameValue(before[field], after[field])).map(
+    (field) => ({ field, before: before[field], after: after[field] }),
+  );
 
 /** Steps that follow each other and are done to a target at once, or one that is done by itself. */
 type Part = readonly EventStep[] | Exclude<BatchStep, EventStep>;
@@ -127,16 +136,7 @@ export class BatchRun {
     const chosen = targets.filter((target) => !options.without?.has(targetKey(target)));
     const inOrder = chosen.sort((a, b) => (targetKey(a) < targetKey(b) ? -1 : 1));
     this.queue = standing(state, inOrder, (target) => this.scopeAt(target));
-    const replacers = new Map<BatchStep, ReturnType<typeof replacerOf>>();
-    this.tools = {
-      state,
-      zone: context.zone,
-      replacer: (step) => {
-        const known = replacers.get(step) ?? replacerOf(step);
-        replacers.set(step, known);
-        return known;
-      },
-    };
+    this.tools = stepTools(state, context.zone);
     const email = state.settings.get('settings')?.addresses?.email.trim().toLowerCase();
     this.own = email === '' ? undefined : email;
   }
@@ -239,7 +239,7 @@ export class BatchRun {
     }
   }
 
-  /** Edits what stands at a target by steps, one upon the other. */
+  /** Edits what stands at a target by steps, one upon the other. What they leave as it was is not touched. */
   private edit(
     draft: UnitOfWork,
     target: Target,
@@ -247,33 +247,23 @@ export class BatchRun {
     scope: Scope,
     changes: FieldChange[],
   ): Left {
-    const before = eventAt(draft.state, target, this.context);
-    if (!before) return 'entry-missing';
-    let after: CalendarEvent = before;
-    for (const step of steps) {
-      const made = applyStep(after, step, this.tools);
-      if (isRefusal(made)) return made;
-      after = made;
-    }
-    const found = FIELD_NAMES.filter(
-      (field) => field !== 'timedMinutes' && !sameValue(before[field], after[field]),
-    ).map((field): FieldChange => ({ field, before: before[field], after: after[field] }));
-    if (found.length === 0) return [target];
-    const edited = editTarget(draft.state, target, scope, (event) => this.remade(event, steps), this.context);
+    let found: readonly FieldChange[] = [];
+    const editing = (before: CalendarEvent): CalendarEvent | Refusal => {
+      let after = before;
+      for (const step of steps) {
+        const made = applyStep(after, step, this.tools);
+        if (isRefusal(made)) return made;
+        after = made;
+      }
+      found = fieldChanges(before, after);
+      return after;
+    };
+    const edited = editTarget(draft.state, target, scope, editing, this.context);
     if (isRefusal(edited)) return edited;
+    if (found.length === 0) return [target];
     draft.add(edited.changes);
     changes.push(...found);
     return [edited.landed ?? target];
-  }
-
-  private remade(event: CalendarEvent, steps: readonly EventStep[]): CalendarEvent | Refusal {
-    let after = event;
-    for (const step of steps) {
-      const made = applyStep(after, step, this.tools);
-      if (isRefusal(made)) return made;
-      after = made;
-    }
-    return after;
   }
 
   /** Why an entry can't be changed, whatever is done to it. */
@@ -298,14 +288,13 @@ export class BatchRun {
   /** Makes series of what is left, and says of each what became of it. */
   private joined(): BatchRow[] {
     const able = this.rows.filter(({ outcome }) => outcome !== 'impossible');
-    const { made, joined } = intoSeries(
+    const joined = intoSeries(
       this.work,
       able.map(({ key }) => ({ entryId: key })),
     );
     return this.rows.map((row): BatchRow => {
       if (row.outcome === 'impossible') return row;
       if (joined.has(row.key)) return { ...row, outcome: 'changed', deeds: [...row.deeds, 'into-series'] };
-      if (made.has(row.key)) return { ...row, outcome: 'changed', deeds: [...row.deeds, 'into-series'] };
       return row.outcome === 'changed' ? row : { ...row, outcome: 'impossible', reason: 'fits-no-rule' };
     });
   }

@@ -1,13 +1,12 @@
 import { isReadOnly } from '../../model/calendar';
 import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
-import { hasReminder, MOST_REMINDERS, type Reminder } from '../../model/reminder';
 import type { State } from '../../model/state';
-import { remindersOf } from '../../reminders/dueTimes';
 import type { Refusal } from '../shift';
-import type { StepKind, StepOf } from '../../model/batchStep';
+import type { BatchStep, StepKind, StepOf } from '../../model/batchStep';
 import { calendarNamed } from './calendarNamed';
-import type { Replacer } from './replaceText';
+import { changedReminders, without } from './changedReminders';
+import { type Replacer, replacerOf } from './replaceText';
 import {
   asHours,
   asWholeDays,
@@ -20,12 +19,13 @@ import {
   withLength,
 } from './timeSteps';
 
+/** The steps that make or take entries, each done by itself. */
+export const APART = ['copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
+
 /** The steps that make another event of each event. */
-export type EventStepKind = Exclude<
-  StepKind,
-  'copy' | 'delete' | 'end-series' | 'into-series' | 'into-singles'
->;
+export type EventStepKind = Exclude<StepKind, (typeof APART)[number]>;
 export type EventStep = StepOf<EventStepKind>;
+export const isEventStep = (step: BatchStep): step is EventStep => !APART.some((kind) => kind === step.kind);
 
 /** What a step looks at beside its event. */
 export interface StepTools {
@@ -35,16 +35,25 @@ export interface StepTools {
   readonly replacer: (step: StepOf<'replace'>) => Replacer;
 }
 
+/** What steps look at over a state; what replaces by a step is made once. */
+export function stepTools(state: Pick<State, 'calendars'>, zone: string): StepTools {
+  const replacers = new Map<StepOf<'replace'>, Replacer>();
+  return {
+    state,
+    zone,
+    replacer: (step) => {
+      const known = replacers.get(step) ?? replacerOf(step);
+      replacers.set(step, known);
+      return known;
+    },
+  };
+}
+
 type Apply<Kind extends EventStepKind> = (
   event: CalendarEvent,
   step: StepOf<Kind>,
   tools: StepTools,
 ) => CalendarEvent | Refusal;
-
-const without = <Name extends keyof CalendarEvent>(event: CalendarEvent, name: Name): CalendarEvent => {
-  const { [name]: _, ...rest } = event;
-  return rest as unknown as CalendarEvent;
-};
 
 const unique = (names: readonly string[]): string[] => [...new Set(names)];
 
@@ -53,16 +62,6 @@ const changeCategories: Apply<'categories'> = (event, { how, names }) => {
   if (how === 'set') return { ...event, categories: unique(names) };
   if (how === 'add') return { ...event, categories: unique([...categories, ...names]) };
   return { ...event, categories: categories.filter((name) => !names.includes(name)) };
-};
-
-const changeReminders: Apply<'reminders'> = (event, { how, reminders }, { state }) => {
-  if (how === 'usual') return without(event, 'reminders');
-  if (how === 'none') return { ...event, reminders: [] };
-  if (how === 'set') return { ...event, reminders };
-  const usual = state.calendars.get(event.calendarId)?.usualReminders;
-  const all: Reminder[] = [...remindersOf(event, usual)];
-  for (const one of reminders) if (!hasReminder(all, one) && all.length < MOST_REMINDERS) all.push(one);
-  return { ...event, reminders: all };
 };
 
 const addressOf = (uri: string): string => uri.replace(/^mailto:/i, '').toLowerCase();
@@ -114,7 +113,7 @@ const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
   visibility: (event, { to }) => ({ ...event, classification: to }),
   status: (event, { to }) => ({ ...event, status: to }),
   importance: (event, { to }) => (to === null ? without(event, 'priority') : { ...event, priority: to }),
-  reminders: changeReminders,
+  reminders: (event, step, { state }) => changedReminders(event, step, state),
   place: (event, { to }) => ({ ...event, location: to }),
   notes: changeNotes,
   people: changePeople,

@@ -5,20 +5,9 @@ import { atWall, ownZone, wallOf } from '../../time/eventTime';
 import { toBin } from '../binChanges';
 import { put } from '../patch';
 import type { Target } from '../target';
-import { targetKey } from '../target';
 import type { UnitOfWork } from '../unitOfWork';
 import { touched } from '../versions';
 import { commonRule } from './commonRule';
-
-/** What became of single entries that were to become series. */
-export interface IntoSeries {
-  /** By the id of the entry that a series was made of: how many entries it stands for. */
-  readonly made: ReadonlyMap<string, number>;
-  /** Which entries went into a series, by their ids, and into which. */
-  readonly joined: ReadonlyMap<string, string>;
-  /** Those that no rule fits, or that are no single entries. */
-  readonly leftOver: readonly string[];
-}
 
 const dayOf = ({ start }: CalendarEvent): number => Math.floor(wallOf(start) / DAY);
 
@@ -39,27 +28,25 @@ function likeness(event: CalendarEvent): string {
 /**
  * Makes series of single entries that are alike but for their day: of each group by the rule that fits most of them. The
  * first of those that fit becomes the series, the others go to the bin; days of the rule that none of them is on are left out.
+ * @returns which entries went into a series, by their ids: all others are as they were
  */
-export function intoSeries(work: UnitOfWork, targets: readonly Target[]): IntoSeries {
+export function intoSeries(work: UnitOfWork, targets: readonly Target[]): ReadonlySet<string> {
   const groups = new Map<string, CalendarEvent[]>();
-  const leftOver: string[] = [];
   for (const target of targets) {
     const event = work.state.entries.get(target.entryId);
-    if (!event || event.recurrence || event.seriesId !== undefined) leftOver.push(targetKey(target));
-    else groups.set(likeness(event), [...(groups.get(likeness(event)) ?? []), event]);
+    if (!event || event.recurrence || event.seriesId !== undefined) continue;
+    const key = likeness(event);
+    const others = groups.get(key);
+    if (others) others.push(event);
+    else groups.set(key, [event]);
   }
-  const made = new Map<string, number>();
-  const joined = new Map<string, string>();
+  const joined = new Set<string>();
   for (const events of groups.values()) {
     const byDay = new Map<number, CalendarEvent>();
     for (const event of events.sort((a, b) => (a.id < b.id ? -1 : 1)))
-      if (byDay.has(dayOf(event))) leftOver.push(event.id);
-      else byDay.set(dayOf(event), event);
+      if (!byDay.has(dayOf(event))) byDay.set(dayOf(event), event);
     const found = commonRule([...byDay.keys()]);
-    if (!found) {
-      leftOver.push(...[...byDay.values()].map(({ id }) => id));
-      continue;
-    }
+    if (!found) continue;
     const first = byDay.get(found.fitting[0]!)!;
     const time = wallOf(first.start) - dayOf(first) * DAY;
     work.add([
@@ -79,13 +66,11 @@ export function intoSeries(work: UnitOfWork, targets: readonly Target[]): IntoSe
         ),
       ),
     ]);
-    made.set(first.id, found.fitting.length);
     for (const day of found.fitting) {
       const event = byDay.get(day)!;
-      joined.set(event.id, first.id);
+      joined.add(event.id);
       if (event !== first) work.add(toBin(work.state, event, work.context));
     }
-    for (const day of found.leftOver) leftOver.push(byDay.get(day)!.id);
   }
-  return { made, joined, leftOver };
+  return joined;
 }

@@ -1,5 +1,6 @@
 import { stateWith } from '../../../../testing/samples';
-import { readRecipe, writeRecipe } from './recipe';
+import { Recipe } from '../../model/recipe';
+import { readRecipe, readSteps, writeRecipe } from './recipe';
 
 const steps = [
   { kind: 'shift', days: 7, minutes: 0 },
@@ -9,11 +10,18 @@ const steps = [
 test('a recipe is read as it was written, its calendars by their names', () => {
   const state = stateWith();
   const recipe = { name: 'A week on', steps: steps.map((step) => ({ ...step })) };
-  expect(readRecipe(writeRecipe(recipe as never, state))).toEqual({ recipe });
+  expect(readRecipe(writeRecipe(recipe, state))).toEqual({ recipe });
   const moves = { name: 'To the desk', steps: [{ kind: 'calendar', calendar: 'desk' } as const] };
   expect(readRecipe(writeRecipe(moves, state))).toEqual({
     recipe: { name: 'To the desk', steps: [{ kind: 'calendar', calendar: 'Desk work' }] },
   });
+});
+
+test('steps of a later version are kept in the data, and told when they are taken', () => {
+  const kept = { id: 'r', name: 'Later', order: 1, steps: [steps[0], { kind: 'paint', hue: 'pine' }] };
+  expect(Recipe.parse(kept)).toEqual(kept);
+  expect(readSteps(kept.steps)).toEqual({ problem: { kind: 'unknown-step', step: 2, name: 'paint' } });
+  expect(readSteps([steps[0]])).toEqual({ steps: [steps[0]] });
 });
 
 test('what is no recipe, of a later version, or has steps that are not known is refused with its reason', () => {

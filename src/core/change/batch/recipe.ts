@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { BatchStep, MOST_STEPS, STEP_KINDS } from '../../model/batchStep';
-import type { Recipe } from '../../model/recipe';
+import { BatchStep, STEP_KINDS } from '../../model/batchStep';
+import { MOST_STEPS } from '../../model/recipe';
 import type { State } from '../../model/state';
 
 /** The version of recipes as they are written now. */
@@ -15,9 +15,14 @@ export type RecipeProblem =
   | { readonly kind: 'no-steps' }
   | { readonly kind: 'too-many-steps'; readonly most: number };
 
+/** Steps under a name. */
+export interface NamedSteps {
+  readonly name: string;
+  readonly steps: readonly BatchStep[];
+}
+
 /** A recipe that was read, or why it can't be. */
-export type ReadRecipe =
-  { readonly recipe: Pick<Recipe, 'name' | 'steps'> } | { readonly problem: RecipeProblem };
+export type ReadRecipe = { readonly recipe: NamedSteps } | { readonly problem: RecipeProblem };
 
 const Written = z.object({
   'orderly-week-recipe': z.number(),
@@ -26,12 +31,14 @@ const Written = z.object({
 });
 
 /** A step whose calendar is named by its name, which others have too, and not by the id that it has here alone. */
-const withCalendarName = (step: BatchStep, { calendars }: Pick<State, 'calendars'>): BatchStep =>
-  'calendar' in step ? { ...step, calendar: calendars.get(step.calendar)?.name ?? step.calendar } : step;
+const withCalendarName = (step: object, { calendars }: Pick<State, 'calendars'>): object =>
+  'calendar' in step && typeof step.calendar === 'string'
+    ? { ...step, calendar: calendars.get(step.calendar)?.name ?? step.calendar }
+    : step;
 
-/** A recipe as a file holds it. */
+/** A recipe as a file holds it, its steps as they are kept. */
 export function writeRecipe(
-  { name, steps }: Pick<Recipe, 'name' | 'steps'>,
+  { name, steps }: { readonly name: string; readonly steps: readonly object[] },
   state: Pick<State, 'calendars'>,
 ): string {
   const named = steps.map((step) => withCalendarName(step, state));
@@ -52,6 +59,14 @@ export function readRecipe(text: string): ReadRecipe {
   if (version > RECIPE_VERSION) return { problem: { kind: 'later-version', version } };
   if (steps.length === 0) return { problem: { kind: 'no-steps' } };
   if (steps.length > MOST_STEPS) return { problem: { kind: 'too-many-steps', most: MOST_STEPS } };
+  const read = readSteps(steps);
+  return 'problem' in read ? read : { recipe: { name, steps: read.steps } };
+}
+
+/** Reads steps as they were kept or written: all of them, or why one can't be. */
+export function readSteps(
+  steps: readonly unknown[],
+): { readonly steps: readonly BatchStep[] } | { readonly problem: RecipeProblem } {
   const read: BatchStep[] = [];
   for (const [index, step] of steps.entries()) {
     const kind = String((step as { kind?: unknown } | null)?.kind ?? '');
@@ -64,5 +79,5 @@ export function readRecipe(text: string): ReadRecipe {
     }
     read.push(parsed.data);
   }
-  return { recipe: { name, steps: read } };
+  return { steps: read };
 }

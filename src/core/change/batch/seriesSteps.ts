@@ -6,7 +6,7 @@ import { DAY, parseDate } from '../../time/civil';
 import { wallOf, zoneOf } from '../../time/eventTime';
 import { toBin } from '../binChanges';
 import { binEntries, binLater } from '../binEntries';
-import { copyToCalendar } from '../copyEntries';
+import { copyToCalendar, single } from '../copyEntries';
 import { isRefused } from '../eventFields';
 import { overridesOf } from '../overrides';
 import { remove } from '../patch';
@@ -88,11 +88,6 @@ export function singlesStep(work: UnitOfWork, target: Target, { until }: StepOf<
   for (const event of made) work.put('entries', event);
   return made.map(({ id }) => ({ entryId: id }));
 }
-
-const single = (event: CalendarEvent): CalendarEvent => {
-  const { seriesId: _, recurrenceId: __, recurrenceRange: ___, recurrence: ____, ...rest } = event;
-  return rest;
-};
 
 /** The occurrences of a series that no record stands for, as single events. */
 function singlesOf(

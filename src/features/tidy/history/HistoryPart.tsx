@@ -3,9 +3,8 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { isUntouchedSince, takeBackAlone, touchedBy } from '@/core/change/history';
 import type { Patch } from '@/core/change/patch';
 import { PatchDetails } from '@/features/batch';
-import { summaryText, useCommands } from '@/features/workspace';
+import { agoText, summaryText, useCommands } from '@/features/workspace';
 import { useNow, useOpenStore, useSnapshot } from '@/store';
-import { lengthText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -52,7 +51,6 @@ function Deed({ deed, index }: { deed: Patch; index: number }) {
   // A deed may hold thousands of records.
   const isFree = useMemo(() => isUntouchedSince(state, deed), [state, deed]);
   const by = useMemo(() => (isFree ? undefined : touchedBy(history, deed)), [isFree, history, deed]);
-  const ago = now - deed.at < 60_000 ? words.changes.justNow : words.changes.ago(lengthText(now - deed.at));
   const takeBack = () => {
     const patch = takeBackAlone(store.getSnapshot().state, deed, commands.context());
     if (patch) commands.commit(patch);
@@ -63,7 +61,7 @@ function Deed({ deed, index }: { deed: Patch; index: number }) {
         <View style={styles.grow}>
           <AppText weight="500">{text}</AppText>
           <AppText size="small" tone="quiet" figures>
-            {[ago, doneBy(deed), by ? said.touchedBy(summaryText(by.summary)) : '']
+            {[agoText(deed.at, now), doneBy(deed), by ? said.touchedBy(summaryText(by.summary)) : '']
               .filter(Boolean)
               .join(' · ')}
           </AppText>

@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { TableAnswer, TableQuery, TableRow } from '@/core/tidy/table/tableQuery';
-import { engineQuestion, useOpenStore } from '@/store';
+import { engineQuestion, useEngineAnswer, useOpenStore } from '@/store';
 
 /** So many rows are asked for at a time. */
 const PAGE = 120;
@@ -16,6 +16,10 @@ interface Rows {
   readonly isStale: boolean;
   readonly retry: () => void;
 }
+
+/** What a query comes to as a whole: the first of the pages that the table asks for. */
+export const useTableWhole = (query: TableQuery): TableAnswer | undefined =>
+  useEngineAnswer(['tableRows', query, 0, PAGE]).data;
 
 /** The rows of the table from one place up to another, and those beside them: pages of rows come from the engine as they are looked at. */
 export function useTableRows(query: TableQuery, from: number, to: number): Rows {
