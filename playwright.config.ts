@@ -1,10 +1,13 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env.E2E_PORT ?? 4371);
 
 /** Debian's Chromium, kept from asking anything of the network. */
 export const launchOptions = {
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath:
+    process.env.CHROMIUM ??
+    ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)),
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -11,6 +11,7 @@ import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, space, WIDE } from '@/ui/theme/tokens';
+import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
 import { tidyWords } from '@/ui/words/tidy';
@@ -42,6 +43,8 @@ export function SelectionBar({
   const { data: sums } = useEngineAnswer(['selectionSums', keys, query.zone, query], {
     enabled: keys.length > 0,
   });
+  // In a low window the rows keep their room: what is done most is a press further.
+  const isLow = useWindowHeight() !== 'full';
   if (keys.length === 0) return null;
   const wide = width >= WIDE;
   const facts = sums
@@ -52,6 +55,37 @@ export function SelectionBar({
         sums.outOfSight > 0 ? said.outOfSight(sums.outOfSight) : '',
       ].filter(Boolean)
     : [];
+  const actions = (
+    <>
+      {wide && !isLow
+        ? QUICK.map((kind) => (
+            <Button
+              key={kind}
+              kind="onDark"
+              label={batchWords.kinds[kind]}
+              shown={said.short[kind]}
+              onPress={() => workspace.beginBatch(kind)}
+            />
+          ))
+        : null}
+      <Button kind="onDark" label={said.change} onPress={() => workspace.beginBatch()} testID="begin-batch" />
+      {keys.length < total ? (
+        <Button
+          kind="onDark"
+          label={said.all(total)}
+          onPress={() => void selecting.all()}
+          testID="select-all"
+        />
+      ) : null}
+      <Button
+        kind="onDark"
+        icon="delete-outline"
+        iconOnly={!wide}
+        label={words.actions.bin}
+        onPress={() => void commands.bin(keys)}
+      />
+    </>
+  );
   return (
     <View
       role="region"
@@ -66,6 +100,7 @@ export function SelectionBar({
           </AppText>
           {facts.length > 0 ? `  ${facts.join(' · ')}` : ''}
         </AppText>
+        {isLow && !isBusy ? actions : null}
         <MoreMenu selecting={selecting} only={keys.length === 1 ? keys[0] : undefined} />
         <Button
           icon="close"
@@ -76,42 +111,7 @@ export function SelectionBar({
           style={styles.bare}
         />
       </View>
-      {isBusy ? null : (
-        <View style={styles.row}>
-          {wide
-            ? QUICK.map((kind) => (
-                <Button
-                  key={kind}
-                  kind="onDark"
-                  label={batchWords.kinds[kind]}
-                  shown={said.short[kind]}
-                  onPress={() => workspace.beginBatch(kind)}
-                />
-              ))
-            : null}
-          <Button
-            kind="onDark"
-            label={said.change}
-            onPress={() => workspace.beginBatch()}
-            testID="begin-batch"
-          />
-          {keys.length < total ? (
-            <Button
-              kind="onDark"
-              label={said.all(total)}
-              onPress={() => void selecting.all()}
-              testID="select-all"
-            />
-          ) : null}
-          <Button
-            kind="onDark"
-            icon="delete-outline"
-            iconOnly={!wide}
-            label={words.actions.bin}
-            onPress={() => void commands.bin(keys)}
-          />
-        </View>
-      )}
+      {isBusy || isLow ? null : <View style={styles.row}>{actions}</View>}
     </View>
   );
 }

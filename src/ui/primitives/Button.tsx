@@ -74,7 +74,8 @@ const DrawnButton = memo(
       },
       pressedPart,
     );
-    const filled = kind === 'primary' || !!selected;
+    // What can't be pressed lies on the ground around it, so its words are in the ink of that.
+    const filled = (kind === 'primary' || !!selected) && !disabled;
     const bare = kind === 'quiet' || kind === 'onDark';
     const ink =
       filled || kind === 'onDark'

@@ -1,10 +1,11 @@
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { Modal, Pressable, StyleSheet, type View } from 'react-native';
+import { Pressable, StyleSheet, type View } from 'react-native';
 import { Surface } from 'react-native-paper';
 import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
 import { corner, hairline, space } from '../theme/tokens';
 import { webProps, webStyle } from '../web';
+import { ModalLayer } from './ModalLayer';
 
 /** Where something floats from: the corner of what opened it, in the window. */
 export interface Anchor {
@@ -76,7 +77,7 @@ export function Popover({
     first?.scrollIntoView({ block: 'center' });
   }, [role]);
   return (
-    <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={label}>
+    <ModalLayer label={label} onClose={onClose}>
       <Pressable
         style={styles.outside}
         onPress={onClose}
@@ -128,7 +129,7 @@ export function Popover({
       >
         {children}
       </Surface>
-    </Modal>
+    </ModalLayer>
   );
 }
 

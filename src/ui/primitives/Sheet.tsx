@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef } from 'react';
-import { Modal, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Divider, Surface } from 'react-native-paper';
 import { useBackCloses } from '../backCloses';
 import { useTheme } from '../theme/theme';
@@ -7,6 +7,7 @@ import { corner, hairline, space, WIDE } from '../theme/tokens';
 import { webProps, webStyle } from '../web';
 import { TitleText } from './AppText';
 import { Button } from './Button';
+import { ModalLayer } from './ModalLayer';
 
 interface SheetProps {
   title: string;
@@ -33,7 +34,7 @@ export function Sheet({ title, closeLabel, onClose, children, go, footer }: Shee
     sheet?.querySelector<HTMLElement>('input, select, button[data-first], [role="button"]')?.focus();
   }, []);
   return (
-    <Modal transparent visible onRequestClose={onClose} animationType="none" aria-label={title}>
+    <ModalLayer label={title} onClose={onClose}>
       <View style={[styles.backdrop, { backgroundColor: colours.scrim }]}>
         <Surface
           ref={box}
@@ -76,7 +77,7 @@ export function Sheet({ title, closeLabel, onClose, children, go, footer }: Shee
           ) : null}
         </Surface>
       </View>
-    </Modal>
+    </ModalLayer>
   );
 }
 

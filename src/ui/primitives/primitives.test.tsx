@@ -8,6 +8,7 @@ import { DateField } from './dates/DateField';
 import { TextField } from './TextField';
 import { PanelHead } from './PanelHead';
 import { PressField } from './PressField';
+import { Sheet } from './Sheet';
 
 const show = (element: React.ReactElement) => render(<ThemeProvider>{element}</ThemeProvider>);
 
@@ -25,6 +26,34 @@ test('a button with an icon alone is named by its label, pressed by key and poin
   await userEvent.keyboard('{Enter}');
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }).disabled).toBe(true);
   expect(pressed).toHaveBeenCalledTimes(2);
+});
+
+test('words of a button that rests are in the ink of the ground around it', () => {
+  const inkOf = (label: string) => getComputedStyle(screen.getByText(label)).color;
+  show(
+    <>
+      <Button label="Keep" kind="primary" disabled onPress={() => undefined} />
+      <Button label="Let be" disabled onPress={() => undefined} />
+      <Button label="Save" kind="primary" onPress={() => undefined} />
+    </>,
+  );
+  expect(inkOf('Keep')).toBe(inkOf('Let be'));
+  expect(inkOf('Save')).not.toBe(inkOf('Keep'));
+});
+
+test('a dialog is one from its first moment, and still one under another', () => {
+  show(
+    <Sheet title="Columns" closeLabel="Close" onClose={() => undefined}>
+      <Sheet title="Order" closeLabel="Close" onClose={() => undefined}>
+        <Button label="First" onPress={() => undefined} />
+      </Sheet>
+    </Sheet>,
+  );
+  const layers = [...document.querySelectorAll('[aria-modal]')];
+  expect(layers.map((layer) => [layer.getAttribute('role'), layer.getAttribute('aria-label')])).toEqual([
+    ['dialog', 'Columns'],
+    ['dialog', 'Order'],
+  ]);
 });
 
 test('a choice says which of its answers is taken', async () => {
