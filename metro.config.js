@@ -38,6 +38,21 @@ const ROUTER_PARTS = {
   '../../vendor/react-helmet-async/lib': plainRouter,
 };
 
+const UNUSED_NATIVE = new Set([
+  'Touchable',
+  'TouchableHighlight',
+  'TouchableOpacity',
+  'TouchableWithoutFeedback',
+  'CheckBox',
+  'Picker',
+  'PanResponder',
+  'KeyboardAvoidingView',
+  'ImageBackground',
+  'AppState',
+  'Clipboard',
+  'Share',
+]);
+
 config.resolver.resolveRequest = (context, name, platform) => {
   // zod's main entry re-exports every language (about 300 KB), JSON Schema and a compiler; none of them is used here.
   if (
@@ -65,6 +80,12 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (
     /\/vendor\/react-native\/(FlatList|SectionList|VirtualizedList)$/.test(name) &&
     /[\\/]react-native-web[\\/]dist[\\/]exports[\\/]/.test(context.originModulePath)
+  )
+    return { type: 'empty' };
+  // What else comes with React Native's main entry and nobody here asks for.
+  if (
+    UNUSED_NATIVE.has(name.replace('./exports/', '')) &&
+    /[\\/]react-native-web[\\/]dist[\\/]index\.js$/.test(context.originModulePath)
   )
     return { type: 'empty' };
   // Of the router, one slot and its hooks are used: stacks, tabs, headers and native screens come with its main entry.

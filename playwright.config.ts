@@ -3,11 +3,14 @@ import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env.E2E_PORT ?? 4371);
 
-/** Debian's Chromium, kept from asking anything of the network. */
+const CHROMIUM = '/usr/bin/chromium';
+/** The browser with a window, which has notifications of the system. */
+export const BROWSER_WITH_WINDOW = process.env.CHROMIUM ?? CHROMIUM;
+
+/** Debian's Chromium, without a window where it is there so: a test begins sooner. Kept from asking anything of the network. */
 export const launchOptions = {
   executablePath:
-    process.env.CHROMIUM ??
-    ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)),
+    process.env.CHROMIUM ?? [`${CHROMIUM}-headless-shell`, CHROMIUM].find((path) => existsSync(path)),
   args: [
     '--no-sandbox',
     '--disable-gpu',

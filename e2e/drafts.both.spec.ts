@@ -79,6 +79,8 @@ test('what another page changes meanwhile stays when this one saves', async ({ p
   await second.getByLabel('Title').fill('Quarter report');
   await press(second.getByRole('button', { name: 'Save', exact: true }));
   await expect(second).toHaveCount(0);
+  // There is something to undo once this page has heard of it.
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeEnabled();
   await press(editor.getByRole('button', { name: 'Save', exact: true }));
   await expect(editor).toHaveCount(0);
   await expect(card(page, /Quarter report, .*Lamp room/)).toBeVisible();

@@ -1,93 +1,8 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { once } from 'node:events';
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { createServer } from 'node:net';
-import { test as base, expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { kept, test } from './ownServer';
 import { openPlan, press, writeLine } from './pages';
 
-/** A server of the test's own, over a copy of the built application: it can be stopped, and given another version. */
-class OwnServer {
-  private process: ChildProcess | undefined;
-  private readonly folder = mkdtempSync(path.join(tmpdir(), 'orderly-week-offline-'));
-
-  private constructor(readonly port: number) {
-    cpSync('dist', path.join(this.folder, 'dist'), { recursive: true });
-  }
-
-  static async start(): Promise<OwnServer> {
-    const probe = createServer().listen(0, '127.0.0.1');
-    await once(probe, 'listening');
-    const { port } = probe.address() as { port: number };
-    probe.close();
-    await once(probe, 'close');
-    const server = new OwnServer(port);
-    await server.run();
-    return server;
-  }
-
-  get address(): string {
-    return `http://127.0.0.1:${this.port}`;
-  }
-
-  async run(): Promise<void> {
-    const main = path.resolve('server/main.ts');
-    const loader = path.resolve('node_modules/tsx/dist/loader.mjs');
-    this.process = spawn(
-      process.execPath,
-      ['--import', loader, main, '--port', String(this.port), '--data', path.join(this.folder, 'data')],
-      {
-        cwd: this.folder,
-        stdio: ['ignore', 'pipe', 'inherit'],
-        env: { ...process.env, TSX_TSCONFIG_PATH: path.resolve('tsconfig.json') },
-      },
-    );
-    await once(this.process.stdout!, 'data');
-  }
-
-  async stop(): Promise<void> {
-    const ended = this.process && once(this.process, 'exit');
-    this.process?.kill('SIGKILL');
-    await ended;
-    this.process = undefined;
-  }
-
-  /** Another version is there: its page is another. */
-  publishAnother(): void {
-    for (const name of ['index.html', 'service-worker.js']) {
-      const file = path.join(this.folder, 'dist', name);
-      const text = readFileSync(file, 'utf8');
-      writeFileSync(
-        file,
-        name === 'index.html'
-          ? text.replace('<html lang="en">', '<html lang="en" data-edition="second">')
-          : text.replace(/(url:"index\.html",revision:")[0-9a-f]+/, '$1second'),
-      );
-    }
-  }
-
-  async end(): Promise<void> {
-    await this.stop();
-    rmSync(this.folder, { recursive: true });
-  }
-}
-
-const test = base.extend<{ server: OwnServer }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads the names of what a fixture needs from this pattern.
-  server: async ({}, runTest) => {
-    const server = await OwnServer.start();
-    await runTest(server);
-    await server.end();
-  },
-});
 test.use({ serviceWorkers: 'allow' });
-
-/** Waits until the browser keeps the whole application. */
-const kept = (page: Page) =>
-  page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-  });
 
 test('with the server stopped the application reloads, opens at any address, and keeps what is written', async ({
   page,
@@ -157,28 +72,6 @@ test('messages wait while the server is away, which is said, and are handed over
   const address = await page.getByRole('link', { name: 'Open the outbox' }).getAttribute('href');
   const outbox = await page.request.get(`${server.address}${address}`);
   expect(await outbox.text()).toContain('E-mail to juna.marsh@fennick.example');
-});
-
-test('a due reminder is a notification of the browser, too, with what can be done about it', async ({
-  page,
-  context,
-  server,
-}) => {
-  test.skip(test.info().project.name !== 'wide', 'a notification is the system’s');
-  await context.grantPermissions(['notifications'], { origin: server.address });
-  await openPlan(page, `${server.address}/?now=2027-03-09T13:49:45`);
-  await kept(page);
-  const shown = () =>
-    page.evaluate(async () => {
-      const registration = await navigator.serviceWorker.ready;
-      return (await registration.getNotifications()).map(({ title, body }) => `${title}: ${body}`);
-    });
-  await expect(page.getByRole('region', { name: 'Reminders' })).toContainText('Keeper rota call', {
-    timeout: 60_000,
-  });
-  await expect
-    .poll(shown)
-    .toEqual([expect.stringMatching(/^Keeper rota call: 14:00 · in 10 min · Lamp room/)]);
 });
 
 test('it can be installed: a manifest with icons of its own, and ways to a new entry and to today', async ({

@@ -58,6 +58,55 @@ test('heads sort by one column and by a further one, and ticks are drawn over', 
   await expect(page.getByTestId('selection-bar')).toContainText('6 selected');
 });
 
+test('a look of the table is kept beside those of Plan, and G with a digit leads to it from there', async ({
+  page,
+}) => {
+  await page.goto('/tidy?span=month&date=2027-03-09');
+  await expect(page.getByTestId('table-row').first()).toBeVisible();
+  await page.getByTestId('tidy-find').fill('lamp');
+  await expect(page).toHaveURL(/find=lamp/);
+  await press(page.getByTestId('table-sheet'));
+  await page.getByTestId('group-by').selectOption('calendar');
+  await press(page.getByRole('checkbox', { name: 'Repeats' }));
+  await page.keyboard.press('Escape');
+  await press(page.getByRole('button', { name: 'Presets' }));
+  const sheet = page.getByRole('dialog');
+  await sheet.getByTestId('preset-name').fill('Lamps');
+  await press(sheet.getByRole('button', { name: 'Keep', exact: true }));
+  await expect(sheet.getByRole('group', { name: 'Lamps' })).toContainText(/table of Tidy.*keys G 4/);
+  await page.keyboard.press('Escape');
+
+  // The third is one of Plan: it leads there, and nothing of the table's stays in its way.
+  await page.keyboard.press('g');
+  await page.keyboard.press('3');
+  await expect(page.getByTestId('agenda')).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('4');
+  await expect(page.getByTestId('tidy-find')).toHaveValue('lamp');
+  await expect(page.getByTestId('table-group').first()).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Repeats' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Presets: Lamps is applied' })).toBeVisible();
+  await page.getByTestId('tidy-find').fill('lens');
+  await expect(page.getByRole('button', { name: 'Presets: changed since Lamps was applied' })).toBeVisible();
+});
+
+test('the table is printed as it is shown, its head on every sheet', async ({ page }) => {
+  await page.goto('/tidy?span=month&date=2027-03-09&group=calendar');
+  await expect(page.getByTestId('table-group').first()).toBeVisible();
+  await press(page.getByTestId('table-sheet'));
+  await press(page.getByTestId('print-table'));
+  const preview = page.getByTestId('print-preview');
+  await expect(preview.getByTestId('print-sheet').nth(1)).toBeVisible();
+  for (const sheet of (await preview.getByTestId('print-sheet').all()).slice(0, 2))
+    await expect(sheet.getByRole('row').first()).toHaveText(/^Title.*Start/);
+  await expect(preview.getByTestId('print-block').first()).toContainText(/^Desk work · \d+ entries/);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('.printed-sheets').getByTestId('print-sheet').first()).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('table-row').first()).toBeVisible();
+});
+
 test('axe finds nothing serious in Tidy, its panel, its bin and its history', async ({ page }) => {
   const expectClean = async () => {
     const { violations } = await new AxeBuilder({ page }).analyze();

@@ -192,6 +192,45 @@ test('several selected entries move to another calendar, shift and go to the bin
   await expect(card(page, /Lens invoices, Grants calendar/)).toBeVisible();
 });
 
+test('a lasso selects what it goes over, and the others are drawn along while one of them is dragged', async ({
+  page,
+}) => {
+  await openPlan(page, '/?view=workdays&date=2027-03-09');
+  const [first, last] = [await boxOf(card(page, /Lens invoices/)), await boxOf(card(page, /Glass supplier/))];
+  const draw = async () => {
+    await page.keyboard.down('Shift');
+    // From the free time below the two, up to the upper one's middle.
+    await page.mouse.move(last.x + 10, last.y + last.height + 12);
+    await page.mouse.down();
+    await page.mouse.move(last.x + 30, last.y + 10, { steps: 3 });
+    await page.mouse.move(first.x + 60, first.y + first.height / 2, { steps: 4 });
+    await expect(page.getByTestId('lasso')).toBeVisible();
+  };
+  const release = async () => {
+    await page.mouse.up();
+    await page.keyboard.up('Shift');
+    await expect(page.getByTestId('lasso')).toHaveCount(0);
+  };
+  const desk = page.getByRole('complementary');
+  await draw();
+  await expect(desk).toContainText('2 entries selected');
+  await page.keyboard.press('Escape');
+  await release();
+  await expect(desk).not.toContainText('selected');
+  await draw();
+  await release();
+
+  const { x, y } = await centre(card(page, /Lens invoices/));
+  await drag(page, { x, y }, { x: x + first.width + 12, y }, async () => {
+    await expect(page.getByTestId('ghost')).toHaveCount(2);
+    await expect(page.getByTestId('ghost').filter({ hasText: 'Glass supplier' })).toBeVisible();
+  });
+  await expect(page.getByTestId('notice')).toContainText('2 entries moved');
+  await expect(card(page, /Tuesday 9 March, .*Glass supplier/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(card(page, /Monday 8 March, .*Glass supplier/)).toBeVisible();
+});
+
 test.describe('the right button', () => {
   test.use({ pressesRight: true });
 

@@ -95,10 +95,10 @@ export async function batch(args: readonly string[], terminal: Terminal): Promis
     const targets = [...state.entries.values()]
       .filter(({ seriesId }) => seriesId === undefined || !state.entries.has(seriesId))
       .map(({ id }) => ({ entryId: id }));
-    const problem = batchProblem(targets, steps);
+    const problem = batchProblem({ targets, steps });
     if (problem) throw new CommandError(`${from}: ${batchProblemText(problem)}`);
     const context = { now: Date.now(), newId: () => crypto.randomUUID(), zone };
-    const { report, patch } = previewBatch(state, targets, steps, { scopeOf: () => 'every' }, context);
+    const { report, patch } = previewBatch(state, [{ targets, steps }], { scopeOf: () => 'every' }, context);
     // In the order of the file.
     const place = new Map(targets.map(({ entryId }, index) => [entryId, index]));
     const rows = [...report.rows].sort((a, b) => place.get(a.key)! - place.get(b.key)!);

@@ -1,7 +1,6 @@
-import type { Look } from '../model/look';
 import { PeriodSet, type PeriodRule } from '../model/periodSet';
 import type { State } from '../model/state';
-import { ViewPreset } from '../model/viewPreset';
+import { type PresetLook, ViewPreset } from '../model/viewPreset';
 import { parseKept } from '../model/unknownFields';
 import { inOrder, nextOrder, placedAt } from './order';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
@@ -13,9 +12,8 @@ export const presetsInOrder = (state: State): ViewPreset[] => inOrder(state.pres
 export const periodSetsInOrder = (state: State): PeriodSet[] => inOrder(state.periodSets.values());
 
 /** What a person says of a preset. */
-export interface PresetFields {
+export interface PresetFields extends Readonly<PresetLook> {
   readonly name: string;
-  readonly look: Look;
   readonly fromToday: boolean;
 }
 

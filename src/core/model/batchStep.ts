@@ -91,6 +91,8 @@ export const BatchStep = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('into-series') }),
   /** A series becomes single entries: of one without an end, those up to a day. */
   z.object({ kind: z.literal('into-singles'), until: DateString.optional() }),
+  /** A changed occurrence becomes as its series has it. */
+  z.object({ kind: z.literal('as-series') }),
   z.object({ kind: z.literal('delete') }),
 ]);
 export type BatchStep = z.infer<typeof BatchStep>;

@@ -36,7 +36,7 @@ export const initialTidyLook: TidyLook = {
 
 /** The parameters of an address that say how Tidy looks. */
 export const TIDY_PARAMETERS = ['part', 'find', 'span', 'as', 'sort', 'group'] as const;
-type Parameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
+export type TidyParameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
 
 const among = <Value extends string>(values: readonly Value[], text: string | undefined): Value | undefined =>
   values.find((value) => value === text);
@@ -48,7 +48,7 @@ const readSort = (text = ''): TableSort[] =>
   });
 
 /** The look that an address says; what it does not say, or says wrongly, is as at first. */
-export function readTidyLook(parameters: Parameters): TidyLook {
+export function readTidyLook(parameters: TidyParameters): TidyLook {
   const sort = readSort(parameters.sort);
   const group = among(TABLE_GROUPINGS, parameters.group);
   return {
@@ -62,7 +62,7 @@ export function readTidyLook(parameters: Parameters): TidyLook {
 }
 
 /** The parameters that say a look; undefined for those that need no saying. */
-export function writeTidyLook(look: TidyLook): Parameters {
+export function writeTidyLook(look: TidyLook): TidyParameters {
   const sort = look.sort.map(({ column, descending }) => `${descending ? '-' : ''}${column}`).join(',');
   const unless = (text: string, initial: string): string | undefined => (text === initial ? undefined : text);
   return {

@@ -68,7 +68,8 @@ export function BatchPanel() {
     () => ({ scopeOf: (id: string) => scopes.get(id) ?? scope, without }),
     [scopes, scope, without],
   );
-  const preview = useBatchPreview(keys, steps, options, recipe);
+  const parts = useMemo(() => [{ keys, steps }], [keys, steps]);
+  const preview = useBatchPreview(parts, options, recipe);
   const series = useMemo(() => seriesAmong(state, keys.map(targetOfKey)), [state, keys]);
   const leave = () => workspace.leaveBatch();
   useBackCloses(leave);

@@ -268,6 +268,7 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
     start: { until: '' },
     read: ({ until }) => ({ kind: 'into-singles', ...(until === '' ? {} : { until }) }),
   }),
+  'as-series': () => plain('as-series'),
   delete: () => plain('delete'),
 };
 
@@ -317,6 +318,6 @@ export const STEP_GROUPS: readonly { readonly label: string; readonly kinds: rea
   },
   {
     label: batchWords.groups.whole,
-    kinds: ['copy', 'attachments', 'into-series', 'into-singles', 'end-series', 'delete'],
+    kinds: ['copy', 'attachments', 'into-series', 'into-singles', 'as-series', 'end-series', 'delete'],
   },
 ];

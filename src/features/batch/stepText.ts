@@ -62,6 +62,7 @@ const TEXTS: Texts = {
   'end-series': ({ last }) => said.endSeries(fullDayText(parseDate(last))),
   'into-series': ({ kind }) => batchWords.kinds[kind],
   'into-singles': ({ kind }) => batchWords.kinds[kind],
+  'as-series': ({ kind }) => batchWords.kinds[kind],
   delete: ({ kind }) => batchWords.kinds[kind],
 };
 

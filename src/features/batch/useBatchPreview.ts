@@ -6,10 +6,10 @@ import {
   type BatchReport,
   BatchRun,
 } from '@/core/change/batch/batchRun';
-import type { BatchStep } from '@/core/model/batchStep';
 import type { NewOverlap } from '@/core/change/batch/newOverlaps';
 import type { Patch } from '@/core/change/patch';
 import { targetOfKey } from '@/core/change/target';
+import type { FixPart } from '@/core/tidy/checks/finding';
 import { useCommands } from '@/features/workspace';
 import { remindersQuery, useOpenStore, useSnapshot } from '@/store';
 
@@ -32,10 +32,9 @@ const SAYS = 240;
 const AT_ONCE = 20;
 const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Works out what steps would do to the entries of some keys, in slices between which the page answers. */
+/** Works out what steps would do to the entries of some keys, part by part, in slices between which the page answers. */
 export function useBatchPreview(
-  keys: readonly string[],
-  steps: readonly BatchStep[],
+  parts: readonly FixPart[],
   options: BatchOptions,
   name: string | undefined,
 ): BatchPreview {
@@ -45,13 +44,13 @@ export function useBatchPreview(
   const [preview, setPreview] = useState<BatchPreview>({ kind: 'none' });
   useEffect(() => {
     let isOver = false;
-    const targets = keys.map(targetOfKey);
+    const all = parts.map(({ keys, steps }) => ({ targets: keys.map(targetOfKey), steps }));
     const workOut = async () => {
       await pause();
-      const problem = batchProblem(targets, steps);
+      const problem = all.map(batchProblem).find((found) => found !== undefined);
       if (isOver) return;
       if (problem) return setPreview({ kind: 'problem', problem });
-      const run = new BatchRun(state, targets, steps, options, context());
+      const run = new BatchRun(state, all, options, context());
       let began = performance.now();
       let saysAt = began + SAYS;
       while (run.advance(AT_ONCE)) {
@@ -82,6 +81,6 @@ export function useBatchPreview(
     return () => {
       isOver = true;
     };
-  }, [keys, steps, options, name, state, store, context]);
+  }, [parts, options, name, state, store, context]);
   return preview;
 }

@@ -5,6 +5,7 @@ import { importWords } from '@/features/zones';
 import { later } from '@/ui/later';
 import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
+import { usePresetKeys } from './presets/usePresetKeys';
 import type { PlanSheetProps } from './sheetProps';
 
 const look = later(() => import('./tools/LookSheet').then((module) => module.LookSheet));
@@ -20,6 +21,7 @@ export const preloadSheets = (): Promise<unknown> =>
 /** The sheet of Plan that is open, if one is. */
 export const PlanSheets = memo(function PlanSheets(props: PlanSheetProps) {
   const sheet = useWorkspace((state) => state.sheet);
+  usePresetKeys();
   return (
     <Suspense fallback={null}>
       {sheet === 'look' ? <look.Later {...props} /> : null}

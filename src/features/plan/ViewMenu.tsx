@@ -2,12 +2,12 @@ import { useRef, useState } from 'react';
 import type { View } from 'react-native';
 import { VIEWS } from '@/core/model/look';
 import { type PlanAddress, usePlanAddress, workspace } from '@/features/workspace';
-import { usePresets } from '@/store';
 import type { IconName } from '@/ui/icons/paths';
 import { Button } from '@/ui/primitives/Button';
 import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, anchorOf, Popover } from '@/ui/primitives/Popover';
 import { words } from '@/ui/words';
+import { usePresetLook } from './presets/usePresetLook';
 import { QUICK_VIEWS } from './viewChoices';
 
 interface ViewMenuItem {
@@ -39,7 +39,7 @@ export function ViewMenu({ address, today, wide }: { address: PlanAddress; today
   const button = useRef<View>(null);
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const { to } = usePlanAddress();
-  const applied = usePresets().find(({ id }) => id === address.presetId);
+  const { applied } = usePresetLook(address, undefined);
   const items: ViewMenuItem[] = [
     ...VIEWS.map((view) => ({
       label: words.plan.view[view],

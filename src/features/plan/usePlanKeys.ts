@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import { type Look, VIEWS } from '@/core/model/look';
 import {
   type Commands,
@@ -7,10 +7,8 @@ import {
   useWorkspace,
   workspace,
 } from '@/features/workspace';
-import { usePresets } from '@/store';
-import { isTyping } from '@/ui/web';
+import { isKeyElsewhere } from './isKeyElsewhere';
 import { QUICK_VIEWS } from './viewChoices';
-import { useApplyPreset } from './presets/useApplyPreset';
 
 interface KeyActions {
   readonly step: (direction: 1 | -1) => void;
@@ -66,21 +64,6 @@ function binKey({ commands, onCard }: Pressed): (() => void) | undefined {
   return keys.length > 0 ? () => void commands.bin(keys) : undefined;
 }
 
-/** Whether a key is meant for something else: a field, a sheet, whatever is open. */
-function isElsewhere(event: KeyboardEvent): boolean {
-  const { question, keysShown, sheet } = useWorkspace.getState();
-  return (
-    isTyping(event.target) ||
-    !!question ||
-    keysShown ||
-    !!sheet ||
-    event.ctrlKey ||
-    event.metaKey ||
-    // Over whatever is open, its own keys count.
-    document.querySelector('[aria-modal="true"]') !== null
-  );
-}
-
 function pressedOn(event: KeyboardEvent, actions: KeyActions, commands: Commands): Pressed {
   const onCard =
     event.target instanceof HTMLElement
@@ -101,10 +84,6 @@ function lookOfKey(key: string, today: () => number): (Partial<Look> & { day?: n
 /** The keys of Plan. They act while no field is being typed in and no sheet is open. */
 export function usePlanKeys(commands: Commands, actions: KeyActions): void {
   const { to } = usePlanAddress();
-  const presets = usePresets();
-  const applyPreset = useApplyPreset();
-  /** `G` was pressed: a digit that follows names a preset. */
-  const awaitsPreset = useRef(false);
   useEffect(() => {
     const meantBy = (event: KeyboardEvent): (() => void) | undefined => {
       const { key } = event;
@@ -114,18 +93,11 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
         return current !== undefined && key.startsWith('Arrow')
           ? () => void actions.moveByKey(current, event)
           : undefined;
-      const forPreset = awaitsPreset.current;
-      awaitsPreset.current = key.toLowerCase() === 'g';
-      if (awaitsPreset.current) return () => undefined;
-      if (forPreset && /^[1-9]$/.test(key)) {
-        const preset = presets[Number(key) - 1];
-        return () => preset && applyPreset(preset);
-      }
       const look = lookOfKey(key, actions.todayNumber);
       return look ? () => to(look) : KEYS[key.toLowerCase()]?.(pressed);
     };
     const onKey = (event: KeyboardEvent) => {
-      if (isElsewhere(event)) return;
+      if (isKeyElsewhere(event)) return;
       if (event.key === 'Escape' && !event.altKey) return void letGoOfUppermost();
       const act = meantBy(event);
       if (!act) return;
@@ -134,5 +106,5 @@ export function usePlanKeys(commands: Commands, actions: KeyActions): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [commands, actions, to, presets, applyPreset]);
+  }, [commands, actions, to]);
 }

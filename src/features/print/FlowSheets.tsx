@@ -44,10 +44,10 @@ interface FlowSheetsProps {
   /** What stands at the top of every page. */
   head?: ReactNode;
   sheet: SheetSize;
-  smallMonths: boolean;
   title: string;
   about: string;
-  range: DayRange;
+  /** The days whose months stand small in the head of each page. */
+  months?: DayRange | undefined;
   /** How many pages stand before these. */
   before?: number;
   /** Hears how many pages these are. */
@@ -59,14 +59,13 @@ export function FlowSheets({
   blocks,
   head,
   sheet,
-  smallMonths,
   title,
   about,
-  range,
+  months,
   before = 0,
   onPages,
 }: FlowSheetsProps) {
-  const area = printArea(sheet, smallMonths);
+  const area = printArea(sheet, months !== undefined);
   const { measure, pages } = usePages(blocks, area, onPages);
   return (
     <>
@@ -82,15 +81,7 @@ export function FlowSheets({
         ))}
       </div>
       {pages.length === 0 && blocks.length === 0 ? (
-        <SheetFrame
-          sheet={sheet}
-          title={title}
-          about={about}
-          range={range}
-          smallMonths={smallMonths}
-          page={1}
-          pages={1}
-        >
+        <SheetFrame sheet={sheet} title={title} about={about} months={months} page={1} pages={1}>
           <div style={{ margin: `0 ${sheet.margin}px` }}>{printWords.nothing}</div>
         </SheetFrame>
       ) : null}
@@ -100,8 +91,7 @@ export function FlowSheets({
           sheet={sheet}
           title={title}
           about={about}
-          range={range}
-          smallMonths={smallMonths}
+          months={months}
           page={before + index + 1}
           pages={before + pages.length}
         >

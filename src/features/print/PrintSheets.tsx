@@ -99,10 +99,9 @@ export function PrintSheets({ options, answer, calendars, about }: PrintSheetsPr
         blocks={blocks}
         head={layout === 'table' ? tableHead : undefined}
         sheet={sheet}
-        smallMonths={smallMonths}
         title={rangeText(whole.first, whole.end - 1, true)}
         about={about}
-        range={whole}
+        months={smallMonths ? whole : undefined}
       />
     );
   const total = pages.length + (listBlocks.length > 0 ? listPages : 0);
@@ -114,8 +113,7 @@ export function PrintSheets({ options, answer, calendars, about }: PrintSheetsPr
           sheet={sheet}
           title={titleOf(layout, page, days, range)}
           about={about}
-          range={page}
-          smallMonths={smallMonths}
+          months={smallMonths ? page : undefined}
           page={index + 1}
           pages={total}
         >
@@ -146,10 +144,9 @@ export function PrintSheets({ options, answer, calendars, about }: PrintSheetsPr
         <FlowSheets
           blocks={listBlocks}
           sheet={sheet}
-          smallMonths={smallMonths}
           title={printWords.list}
           about={about}
-          range={pages[0]!.page}
+          months={smallMonths ? pages[0]!.page : undefined}
           before={pages.length}
           onPages={setListPages}
         />

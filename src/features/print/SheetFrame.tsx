@@ -30,8 +30,7 @@ export function SheetFrame({
   sheet,
   title,
   about,
-  range,
-  smallMonths,
+  months,
   page,
   pages,
   children,
@@ -40,8 +39,8 @@ export function SheetFrame({
   title: string;
   /** What is left out, by a filter or hidden calendars. */
   about: string;
-  range: DayRange;
-  smallMonths: boolean;
+  /** The days whose months stand small in the head. */
+  months?: DayRange | undefined;
   page: number;
   pages: number;
   children: ReactNode;
@@ -56,7 +55,7 @@ export function SheetFrame({
     >
       <div
         className={classes.head}
-        style={{ margin: `${margin}px ${margin}px 0`, height: smallMonths ? HEAD_WITH_MONTHS : HEAD }}
+        style={{ margin: `${margin}px ${margin}px 0`, height: months ? HEAD_WITH_MONTHS : HEAD }}
       >
         <div>
           <div className={classes.title}>{title}</div>
@@ -66,10 +65,10 @@ export function SheetFrame({
             </div>
           ) : null}
         </div>
-        {smallMonths ? (
+        {months ? (
           <div className={classes.months} aria-hidden>
-            <SmallMonth day={range.first} shown={range} />
-            <SmallMonth day={addMonths(range.first, 1)} shown={range} />
+            <SmallMonth day={months.first} shown={months} />
+            <SmallMonth day={addMonths(months.first, 1)} shown={months} />
           </div>
         ) : null}
       </div>

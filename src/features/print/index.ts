@@ -1,1 +1,2 @@
 export { PrintScreen } from './PrintScreen';
+export { type PaperTable, TablePrint } from './TablePrint';

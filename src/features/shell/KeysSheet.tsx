@@ -22,6 +22,7 @@ const KEYS: { keys: string[]; does: string }[] = [
   { keys: ['Alt + arrows'], does: words.keys.list.move },
   { keys: ['Alt + Shift + arrows'], does: words.keys.list.stretch },
   { keys: ['X'], does: words.keys.list.select },
+  { keys: ['Shift + drag'], does: words.keys.list.lasso },
   { keys: ['Delete'], does: words.keys.list.bin },
   { keys: ['Ctrl + Z', 'Ctrl + Shift + Z'], does: words.keys.list.undo },
   { keys: ['Escape'], does: words.keys.list.escape },

@@ -24,12 +24,14 @@ export function TableSheet({
   show,
   columns,
   onSave,
+  onPrint,
   onClose,
 }: {
   look: TidyLook;
   show: ReturnType<typeof useTidyAddress>['show'];
   columns: Columns;
   onSave: () => void;
+  onPrint: () => void;
   onClose: () => void;
 }) {
   const { table, order, asAtFirst } = columns;
@@ -49,6 +51,7 @@ export function TableSheet({
       footer={
         <View style={styles.footer}>
           <Button icon="download-outline" label={tidyWords.saveCsv} onPress={onSave} testID="save-table" />
+          <Button icon="printer-outline" label={tidyWords.print} onPress={onPrint} testID="print-table" />
           <Button label={tidyWords.asAtFirst} onPress={asAtFirst} />
           <Button kind="primary" label={words.actions.close} onPress={onClose} />
         </View>

@@ -1,7 +1,7 @@
 import { type ComponentType, useMemo } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useShallow } from 'zustand/react/shallow';
-import { TIDY_PARTS, type TidyPart } from '@/core/tidy/tidyLook';
+import { TIDY_PARTS, type TidyParameters, type TidyPart, writeTidyLook } from '@/core/tidy/tidyLook';
 import { binnedEntries } from '@/core/change/binChanges';
 import { type PlanAddress, type Side, sideOf, usePlanAddress, useWorkspace } from '@/features/workspace';
 import { useNowWall, useSnapshot } from '@/store';
@@ -21,11 +21,12 @@ import { useTidyKeys } from './useTidyKeys';
 /** What Tidy shares with Plan: what stands at the side, and the sheets of filter and presets. */
 export interface TidyScreenProps {
   SidePanel: ComponentType<{ side: Side; width: number; wide: boolean; onOpen: (key: string) => void }>;
-  Sheets: ComponentType<{ address: PlanAddress; today: number }>;
+  Sheets: ComponentType<{ address: PlanAddress; today: number; table?: TidyParameters }>;
+  Presets: ComponentType<{ address: PlanAddress; table?: TidyParameters; iconOnly: boolean }>;
 }
 
 /** All entries, what was deleted, and what was done: Tidy. */
-export function TidyScreen({ SidePanel, Sheets }: TidyScreenProps) {
+export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -35,6 +36,7 @@ export function TidyScreen({ SidePanel, Sheets }: TidyScreenProps) {
   const bin = useSnapshot(({ state }) => state.bin);
   const calendars = useSnapshot(({ state }) => state.calendars);
   const binned = useMemo(() => binnedEntries({ bin, calendars }).length, [bin, calendars]);
+  const table = useMemo(() => writeTidyLook(look), [look]);
   useTidyKeys();
   const name = (part: TidyPart) =>
     part === 'bin' ? tidyWords.partOf(tidyWords.parts.bin, binned) : tidyWords.parts[part];
@@ -55,12 +57,18 @@ export function TidyScreen({ SidePanel, Sheets }: TidyScreenProps) {
             />
           </View>
         </View>
-        {look.part === 'entries' ? <EntriesPart look={look} show={show} /> : null}
+        {look.part === 'entries' ? (
+          <EntriesPart
+            look={look}
+            show={show}
+            presets={<Presets address={address} table={table} iconOnly={!wide} />}
+          />
+        ) : null}
         {look.part === 'bin' ? <BinPart /> : null}
         {look.part === 'history' ? <HistoryPart /> : null}
       </View>
       <TidySide SidePanel={SidePanel} width={width} wide={wide} />
-      <Sheets address={address} today={today} />
+      <Sheets address={address} today={today} table={table} />
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { dayOfNextSpan, daysOfSpan, SPANS, type TidyLook } from '@/core/tidy/tidyLook';
@@ -23,10 +23,11 @@ interface TidyToolsProps {
   show: ReturnType<typeof useTidyAddress>['show'];
   problems: readonly string[];
   onTable: () => void;
+  presets: ReactNode;
 }
 
 /** What the table is narrowed by: words, a time, Plan's filter; and how it looks. */
-export function TidyTools({ look, show, problems, onTable }: TidyToolsProps) {
+export function TidyTools({ look, show, problems, onTable, presets }: TidyToolsProps) {
   const { width } = useWindowDimensions();
   const { address } = usePlanAddress();
   const wide = width >= WIDE;
@@ -36,7 +37,7 @@ export function TidyTools({ look, show, problems, onTable }: TidyToolsProps) {
   return (
     <View style={styles.tools}>
       <View style={styles.row}>
-        <FindField find={look.find} onFind={(find) => show({ find }, { quietly: true })} />
+        <FindField isAlone={!wide} find={look.find} onFind={(find) => show({ find }, { quietly: true })} />
         <SpanFields look={look} show={show} />
         <Button
           icon={isFiltered ? 'filter' : 'filter-outline'}
@@ -52,6 +53,7 @@ export function TidyTools({ look, show, problems, onTable }: TidyToolsProps) {
           onPress={onTable}
           testID="table-sheet"
         />
+        {presets}
       </View>
       {only.length > 0 ? (
         <AppText size="small" tone="quiet" testID="tidy-filter">
@@ -68,7 +70,16 @@ export function TidyTools({ look, show, problems, onTable }: TidyToolsProps) {
 }
 
 /** Words and operators, as in the search; what is typed is looked for when it rests. */
-function FindField({ find, onFind }: { find: string; onFind: (find: string) => void }) {
+function FindField({
+  find,
+  onFind,
+  isAlone,
+}: {
+  find: string;
+  onFind: (find: string) => void;
+  /** Whether it has a line to itself. */
+  isAlone: boolean;
+}) {
   const [typed, setTyped] = useState(find);
   const [seen, setSeen] = useState(find);
   // What changes elsewhere (a step back) stands here, too.
@@ -82,7 +93,7 @@ function FindField({ find, onFind }: { find: string; onFind: (find: string) => v
     return () => clearTimeout(timer);
   }, [typed, find, onFind]);
   return (
-    <View style={styles.find}>
+    <View style={[styles.find, isAlone ? styles.alone : null]}>
       <TextField
         label={tidyWords.findLabel}
         hideLabel
@@ -126,7 +137,16 @@ function SpanFields({ look: { span }, show }: Pick<TidyToolsProps, 'look' | 'sho
 const styles = StyleSheet.create({
   tools: { gap: space(1), zIndex: 4 },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
-  find: { flexGrow: 1, flexShrink: 1, flexBasis: 240 },
-  span: { flexDirection: 'row', alignItems: 'center', gap: space(1), flexGrow: 1, flexShrink: 1 },
-  select: { flexGrow: 1, flexBasis: 110 },
+  find: { flexGrow: 3, flexShrink: 1, flexBasis: 130 },
+  alone: { flexBasis: '100%' },
+  // The dates of a month fit at this width; the tools beside it keep to one line with it.
+  span: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(1),
+    flexGrow: 1,
+    flexShrink: 1,
+    flexBasis: 244,
+  },
+  select: { flexGrow: 1, flexBasis: 110, minWidth: 0 },
 });

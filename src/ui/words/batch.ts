@@ -49,6 +49,7 @@ export const batchWords = {
     'end-series': 'End the series',
     'into-series': 'Make a series of them',
     'into-singles': 'Make single entries of a series',
+    'as-series': 'As the series has it',
     delete: 'Put in the bin',
   },
   fields: {
@@ -180,6 +181,7 @@ export const batchWords = {
       'end-series': 'ends',
       'into-series': 'becomes one of a series',
       'into-singles': 'becomes single entries',
+      'as-series': 'becomes as its series',
     },
     overlaps: (count: number) => plural(count, 'new overlap'),
     overlap: (day: string, one: string, other: string) => `${day}: ${one} and ${other}`,

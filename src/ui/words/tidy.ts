@@ -134,6 +134,7 @@ export const tidyWords = {
   saveCsv: 'Save as a table',
   csvName: 'entries.csv',
   print: 'Print',
+  firstRows: (count: number, total: number) => `the first ${count} of ${total} rows`,
   bin: {
     empty: (days: number) => `The bin is empty. Deleted entries stay here for ${days} days.`,
     hint: (days: number) => `Deleted entries stay here for ${days} days.`,

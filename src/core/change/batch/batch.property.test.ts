@@ -94,6 +94,7 @@ const step: fc.Arbitrary<BatchStep> = fc.oneof(
   }),
   fc.record({ kind: fc.constant('end-series' as const), last: fc.constant('2027-04-02') }),
   fc.record({ kind: fc.constant('into-singles' as const), until: fc.constant('2027-04-20') }),
+  fc.record({ kind: fc.constant('as-series' as const) }),
 );
 const lastStep: fc.Arbitrary<BatchStep[]> = fc.constantFrom<BatchStep[][]>(
   [],
@@ -142,9 +143,9 @@ test('a batch change: undone it is as before, closed calendars stay, the order o
         const steps = [...some, ...last];
         const state = withFeed(events);
         const targets = targetsOf(events);
-        fc.pre(batchProblem(targets, steps) === undefined);
+        fc.pre(batchProblem({ targets, steps }) === undefined);
         const options = { scopeOf: () => scope };
-        const { patch, report } = previewBatch(state, targets, steps, options, context());
+        const { patch, report } = previewBatch(state, [{ targets, steps }], options, context());
         const after = applyPatch(state, patch);
 
         expect(applyPatch(after, inversePatch(patch))).toEqual(state);
@@ -153,7 +154,7 @@ test('a batch change: undone it is as before, closed calendars stay, the order o
           [...all.values()].filter(({ calendarId }) => calendarId === 'feed');
         expect(feed(after)).toEqual(feed(state));
 
-        const again = previewBatch(state, [...targets].reverse(), steps, options, context());
+        const again = previewBatch(state, [{ targets: [...targets].reverse(), steps }], options, context());
         expect(entriesOf(applyPatch(state, again.patch))).toEqual(entriesOf(after));
 
         // What is told of single entries is what stands there afterwards.
@@ -173,7 +174,7 @@ test('a batch change: undone it is as before, closed calendars stay, the order o
         // What was not chosen is left alone.
         const [, ...others] = targets;
         const without = { ...options, without: new Set(others.map(targetKey)) };
-        const one = previewBatch(state, targets, steps, without, context());
+        const one = previewBatch(state, [{ targets, steps }], without, context());
         for (const { id } of one.patch.changes)
           expect(others.some(({ entryId }) => entryId === id && entryId !== targets[0]!.entryId)).toBe(false);
       },

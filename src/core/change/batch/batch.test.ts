@@ -12,7 +12,7 @@ const preview = (
   targets: readonly Target[],
   steps: readonly BatchStep[],
   scope: Scope = 'this',
-) => previewBatch(state, targets, steps, { scopeOf: () => scope }, context());
+) => previewBatch(state, [{ targets, steps }], { scopeOf: () => scope }, context());
 
 /** What steps make of one event. */
 function made(of: CalendarEvent, ...steps: BatchStep[]): CalendarEvent {
@@ -226,7 +226,7 @@ describe('find and replace', () => {
 
   test('what can’t be read is told before anything is done', () => {
     const problem = (find: string, by = '') =>
-      batchProblem([{ entryId: report.id }], [step(find, by, { mode: 'expression' })]);
+      batchProblem({ targets: [{ entryId: report.id }], steps: [step(find, by, { mode: 'expression' })] });
     expect(problem('(')).toMatchObject({ kind: 'no-expression', step: 1 });
     expect(problem('(a)', '$2')).toMatchObject({ kind: 'no-expression', reason: 'there is no capture $2' });
     expect(problem('(a)', '$<year>')).toMatchObject({ kind: 'no-expression' });
@@ -363,18 +363,25 @@ describe('what a batch change leaves alone', () => {
     const options = { scopeOf: () => 'this' as const, without: new Set<string>() };
     const targets = [{ entryId: 'one' }, { entryId: 'two' }];
     const steps: BatchStep[] = [{ kind: 'place', to: 'Boat shed' }];
-    const { report: said, patch } = previewBatch(state, targets, steps, options, context());
+    const { report: said, patch } = previewBatch(state, [{ targets, steps }], options, context());
     expect(said.rows.map(({ outcome }) => outcome)).toEqual(['unchanged', 'changed']);
     expect(said.rows[1]!.changes).toEqual([{ field: 'location', before: '', after: 'Boat shed' }]);
     expect(applyPatch(applyPatch(state, patch), inversePatch(patch))).toEqual(state);
-    const without = previewBatch(state, targets, steps, { ...options, without: new Set(['two']) }, context());
+    const without = previewBatch(
+      state,
+      [{ targets, steps }],
+      { ...options, without: new Set(['two']) },
+      context(),
+    );
     expect(without.report.rows).toHaveLength(1);
   });
 
   test('nothing to do, nobody to do it to, and a step after all is gone are told', () => {
-    expect(batchProblem([], [{ kind: 'delete' }])).toEqual({ kind: 'no-targets' });
-    expect(batchProblem([{ entryId: 'a' }], [])).toEqual({ kind: 'no-steps' });
-    expect(batchProblem([{ entryId: 'a' }], [{ kind: 'delete' }, { kind: 'whole-days' }])).toEqual({
+    expect(batchProblem({ targets: [], steps: [{ kind: 'delete' }] })).toEqual({ kind: 'no-targets' });
+    expect(batchProblem({ targets: [{ entryId: 'a' }], steps: [] })).toEqual({ kind: 'no-steps' });
+    expect(
+      batchProblem({ targets: [{ entryId: 'a' }], steps: [{ kind: 'delete' }, { kind: 'whole-days' }] }),
+    ).toEqual({
       kind: 'steps-after',
       step: 'delete',
     });

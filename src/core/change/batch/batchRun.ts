@@ -20,7 +20,7 @@ import {
 } from './eventSteps';
 import { intoSeries } from './intoSeries';
 import { ExpressionError, replacerOf } from './replaceText';
-import { copyStep, deleteStep, endSeriesStep, type Left, singlesStep } from './seriesSteps';
+import { asSeriesStep, copyStep, deleteStep, endSeriesStep, type Left, singlesStep } from './seriesSteps';
 
 /** What becomes of a chosen entry. */
 export const OUTCOMES = ['changed', 'unchanged', 'impossible'] as const;
@@ -70,11 +70,14 @@ export type BatchProblem =
   | { readonly kind: 'steps-after'; readonly step: StepKind }
   | { readonly kind: 'no-expression'; readonly step: number; readonly reason: string };
 
+/** Steps, and what they are done to. */
+export interface BatchPart {
+  readonly targets: readonly Target[];
+  readonly steps: readonly BatchStep[];
+}
+
 /** What is wrong with steps or targets, if it is; found before anything is done. */
-export function batchProblem(
-  targets: readonly Target[],
-  steps: readonly BatchStep[],
-): BatchProblem | undefined {
+export function batchProblem({ targets, steps }: BatchPart): BatchProblem | undefined {
   if (steps.length === 0) return { kind: 'no-steps' };
   if (targets.length === 0) return { kind: 'no-targets' };
   for (const [index, step] of steps.entries()) {
@@ -98,44 +101,53 @@ const fieldChanges = (before: CalendarEvent, after: CalendarEvent): FieldChange[
   );
 
 /** Steps that follow each other and are done to a target at once, or one that is done by itself. */
-type Part = readonly EventStep[] | Exclude<BatchStep, EventStep>;
+type Deed = readonly EventStep[] | Exclude<BatchStep, EventStep>;
 
-function partsOf(steps: readonly BatchStep[]): Part[] {
-  const parts: Part[] = [];
+function deedsOf(steps: readonly BatchStep[]): Deed[] {
+  const deeds: Deed[] = [];
   for (const step of steps) {
-    const last = parts.at(-1);
-    if (!isEventStep(step)) parts.push(step);
-    else if (Array.isArray(last)) parts[parts.length - 1] = [...(last as EventStep[]), step];
-    else parts.push([step]);
+    const last = deeds.at(-1);
+    if (!isEventStep(step)) deeds.push(step);
+    else if (Array.isArray(last)) deeds[deeds.length - 1] = [...(last as EventStep[]), step];
+    else deeds.push([step]);
   }
-  return parts;
+  return deeds;
+}
+
+/** A part while it is done, and what became of its targets so far. */
+interface Job {
+  readonly steps: readonly BatchStep[];
+  readonly deeds: readonly Deed[];
+  readonly rows: BatchRow[];
 }
 
 /**
  * A batch change while it is worked out, so many of its targets at a time: what it does to each, and in the end one patch.
- * Nothing of the state changes before that is committed. The order of the targets does not matter.
+ * Nothing of the state changes before that is committed. Parts follow each other; the order of a part's targets does not
+ * matter.
  */
 export class BatchRun {
   private readonly work: UnitOfWork;
-  private readonly parts: readonly Part[];
-  private readonly queue: readonly Target[];
+  private readonly jobs: readonly Job[];
+  private readonly queue: readonly { readonly target: Target; readonly job: Job }[];
   private readonly tools: StepTools;
-  private readonly rows: BatchRow[] = [];
   private readonly own: string | undefined;
   private at = 0;
 
   constructor(
     private readonly state: State,
-    targets: readonly Target[],
-    private readonly steps: readonly BatchStep[],
+    parts: readonly BatchPart[],
     private readonly options: BatchOptions,
     private readonly context: ChangeContext,
   ) {
     this.work = new UnitOfWork(state, context);
-    this.parts = partsOf(steps);
-    const chosen = targets.filter((target) => !options.without?.has(targetKey(target)));
-    const inOrder = chosen.sort((a, b) => (targetKey(a) < targetKey(b) ? -1 : 1));
-    this.queue = standing(state, inOrder, (target) => this.scopeAt(target));
+    this.jobs = parts.map(({ steps }) => ({ steps, deeds: deedsOf(steps), rows: [] }));
+    this.queue = parts.flatMap(({ targets }, index) => {
+      const chosen = targets.filter((target) => !options.without?.has(targetKey(target)));
+      const inOrder = chosen.sort((a, b) => (targetKey(a) < targetKey(b) ? -1 : 1));
+      const job = this.jobs[index]!;
+      return standing(state, inOrder, (target) => this.scopeAt(target)).map((target) => ({ target, job }));
+    });
     this.tools = stepTools(state, context.zone);
     const email = state.settings.get('settings')?.addresses?.email.trim().toLowerCase();
     this.own = email === '' ? undefined : email;
@@ -149,13 +161,18 @@ export class BatchRun {
   /** Does the next targets; whether any are left. */
   advance(count: number): boolean {
     const end = Math.min(this.queue.length, this.at + count);
-    for (; this.at < end; this.at++) this.rows.push(this.one(this.queue[this.at]!));
+    for (; this.at < end; this.at++) {
+      const { target, job } = this.queue[this.at]!;
+      job.rows.push(this.one(target, job));
+    }
     return this.at < this.queue.length;
   }
 
   /** What it does, and the patch that does it: once all targets are done. */
   result(name?: string): { readonly report: BatchReport; readonly patch: Patch } {
-    const rows = this.steps.at(-1)?.kind === 'into-series' ? this.joined() : this.rows;
+    const rows = this.jobs.flatMap((job) =>
+      job.steps.at(-1)?.kind === 'into-series' ? this.joined(job.rows) : job.rows,
+    );
     const counts = { changed: 0, unchanged: 0, impossible: 0 };
     for (const { outcome } of rows) counts[outcome]++;
     const summary = {
@@ -173,8 +190,8 @@ export class BatchRun {
     return master?.recurrence ? this.options.scopeOf(master.id) : 'this';
   }
 
-  /** Does all parts to one target: all of them, or where one can't be done none. */
-  private one(target: Target): BatchRow {
+  /** Does all steps of its part to one target: all of them, or where one can't be done none. */
+  private one(target: Target, { steps, deeds: all }: Job): BatchRow {
     const scope = this.scopeAt(target);
     const shown = eventAt(this.work.state, target, this.context);
     const row = {
@@ -187,16 +204,16 @@ export class BatchRun {
     };
     const refuse = (reason: Refusal): BatchRow => ({ ...row, outcome: 'impossible', reason });
     if (!shown) return refuse('entry-missing');
-    const closed = this.closed(shown);
+    const closed = this.closed(shown, steps);
     if (closed) return refuse(closed);
     const draft = new UnitOfWork(this.work.state, this.context);
     const deeds: StepKind[] = [];
     const changes: FieldChange[] = [];
     let targets: readonly Target[] = [target];
-    for (const part of this.parts) {
+    for (const deed of all) {
       const left: Target[] = [];
       for (const each of targets) {
-        const done = this.part(draft, each, part, scope, changes, deeds);
+        const done = this.deed(draft, each, deed, scope, changes, deeds);
         if (isRefusal(done)) return refuse(done);
         left.push(...done);
       }
@@ -208,31 +225,33 @@ export class BatchRun {
     return { ...row, outcome: 'changed', changes, deeds };
   }
 
-  private part(
+  private deed(
     draft: UnitOfWork,
     target: Target,
-    part: Part,
+    deed: Deed,
     scope: Scope,
     changes: FieldChange[],
     deeds: StepKind[],
   ): Left {
-    if (!('kind' in part)) return this.edit(draft, target, part, scope, changes);
+    if (!('kind' in deed)) return this.edit(draft, target, deed, scope, changes);
     const note = (left: Left): Left => {
-      deeds.push(part.kind);
+      deeds.push(deed.kind);
       return left;
     };
-    switch (part.kind) {
+    switch (deed.kind) {
       case 'copy':
-        return note(copyStep(draft, target, part));
+        return note(copyStep(draft, target, deed));
       case 'delete':
         return note(deleteStep(draft, target, scope));
+      case 'as-series':
       case 'end-series': {
         const before = draft.changes().length;
-        const left = endSeriesStep(draft, target, part);
+        const left =
+          deed.kind === 'end-series' ? endSeriesStep(draft, target, deed) : asSeriesStep(draft, target);
         return draft.changes().length > before ? note(left) : left;
       }
       case 'into-singles':
-        return note(singlesStep(draft, target, part));
+        return note(singlesStep(draft, target, deed));
       case 'into-series':
         // Done to all of them together, in the end.
         return [target];
@@ -267,11 +286,11 @@ export class BatchRun {
   }
 
   /** Why an entry can't be changed, whatever is done to it. */
-  private closed(event: CalendarEvent): Refusal | undefined {
-    const isCopied = this.steps[0]?.kind === 'copy';
+  private closed(event: CalendarEvent, steps: readonly BatchStep[]): Refusal | undefined {
+    const isCopied = steps[0]?.kind === 'copy';
     if (isReadOnly(this.state.calendars.get(event.calendarId)) && !isCopied) return 'calendar-closed';
     if (isCopied || !this.isOthers(event)) return undefined;
-    return this.steps.some(({ kind }) => ORGANIZERS_STEPS.has(kind)) ? 'others-meeting' : undefined;
+    return steps.some(({ kind }) => ORGANIZERS_STEPS.has(kind)) ? 'others-meeting' : undefined;
   }
 
   /** Whether somebody else invites to it, as far as one's own address is known. */
@@ -286,13 +305,13 @@ export class BatchRun {
   }
 
   /** Makes series of what is left, and says of each what became of it. */
-  private joined(): BatchRow[] {
-    const able = this.rows.filter(({ outcome }) => outcome !== 'impossible');
+  private joined(rows: readonly BatchRow[]): BatchRow[] {
+    const able = rows.filter(({ outcome }) => outcome !== 'impossible');
     const joined = intoSeries(
       this.work,
       able.map(({ key }) => ({ entryId: key })),
     );
-    return this.rows.map((row): BatchRow => {
+    return rows.map((row): BatchRow => {
       if (row.outcome === 'impossible') return row;
       if (joined.has(row.key)) return { ...row, outcome: 'changed', deeds: [...row.deeds, 'into-series'] };
       return row.outcome === 'changed' ? row : { ...row, outcome: 'impossible', reason: 'fits-no-rule' };
@@ -303,12 +322,11 @@ export class BatchRun {
 /** Works a batch change out at once. */
 export function previewBatch(
   state: State,
-  targets: readonly Target[],
-  steps: readonly BatchStep[],
+  parts: readonly BatchPart[],
   options: BatchOptions,
   context: ChangeContext,
 ): { readonly report: BatchReport; readonly patch: Patch } {
-  const run = new BatchRun(state, targets, steps, options, context);
+  const run = new BatchRun(state, parts, options, context);
   run.advance(Infinity);
   return run.result();
 }

@@ -20,7 +20,7 @@ import {
 } from './timeSteps';
 
 /** The steps that make or take entries, each done by itself. */
-export const APART = ['copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
+export const APART = ['as-series', 'copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
 
 /** The steps that make another event of each event. */
 export type EventStepKind = Exclude<StepKind, (typeof APART)[number]>;

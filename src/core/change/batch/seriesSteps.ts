@@ -47,6 +47,19 @@ export function deleteStep(work: UnitOfWork, target: Target, scope: Scope): Left
   return [];
 }
 
+/** Sets a changed occurrence back to its series; one that is as its series stays so. */
+export function asSeriesStep(work: UnitOfWork, target: Target): Left {
+  const { state, context } = work;
+  const override = state.entries.get(target.entryId);
+  const master = masterOf(state, target);
+  if (!master?.recurrence) return 'no-series';
+  if (override?.seriesId === undefined || !override.recurrenceId) return [target];
+  const series = new Series(master);
+  const wall = series.wallOfRecurrenceId(override.recurrenceId, context.zone);
+  work.add([remove('entries', override)]);
+  return [{ entryId: master.id, recurrenceKey: series.keyOf(wall) }];
+}
+
 /** Ends a series with the last of its occurrences that starts on a day or before it. */
 export function endSeriesStep(work: UnitOfWork, target: Target, { last }: StepOf<'end-series'>): Left {
   const { zone } = work.context;

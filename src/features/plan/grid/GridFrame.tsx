@@ -3,6 +3,7 @@ import { type LayoutChangeEvent, StyleSheet, View } from 'react-native';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { viewRef, webProps } from '@/ui/web';
+import { LassoMark } from './LassoMark';
 
 /** The frame that all views stand in: what measures them, and takes their keys. */
 export function GridFrame({
@@ -32,6 +33,7 @@ export function GridFrame({
       style={[styles.frame, { backgroundColor: colours.card, borderColor: colours.line }]}
     >
       {children}
+      <LassoMark />
     </View>
   );
 }

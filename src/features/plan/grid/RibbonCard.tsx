@@ -7,7 +7,7 @@ import { corner, fontFamilies, fontSizes, hairline, sizes, space } from '@/ui/th
 import { words } from '@/ui/words';
 import { cardTab } from './cardTab';
 import { cardTitle } from './cardTitle';
-import { useGhost } from './ghost';
+import { useLiftedKeys } from './ghost';
 import { type CardState, useCardFrame } from './useCardFrame';
 
 interface RibbonCardProps extends CardState {
@@ -30,7 +30,7 @@ export const RibbonCard = memo(function RibbonCard({
   ...state
 }: RibbonCardProps) {
   const { occurrence, row, from, to, continuesBefore, continuesAfter } = ribbon;
-  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const lifted = useLiftedKeys().has(occurrence.key);
   const { tones, isStruck, style, props } = useCardFrame()(
     occurrence,
     calendar,

@@ -4,6 +4,7 @@ import {
   calendarOf,
   draftTimes,
   type Held,
+  landingAlong,
   moveOf,
   moveTimes,
   type Pickup,
@@ -145,4 +146,39 @@ test('whatever is dropped where, it lies on the grid, is never empty, and what i
     ),
     { numRuns: 500 },
   );
+});
+
+test('what is selected with the dragged one moves and stretches by as much, and into the same calendar', () => {
+  const round: Held = { ...call, startWall: call.startWall - DAY, endWall: call.endWall - DAY + HOUR };
+  const moved = {
+    ...landing(held(call, at(TUESDAY, 14.5)), call, at(TUESDAY + 2, 16)),
+    calendarId: 'meetings',
+  };
+  expect(landingAlong(call, moved, round)).toEqual({
+    startWall: round.startWall + 2 * DAY + 1.5 * HOUR,
+    endWall: round.endWall + 2 * DAY + 1.5 * HOUR,
+    allDay: false,
+    calendarId: 'meetings',
+  });
+  expect(
+    landingAlong(call, { ...moved, calendarId: 'desk' }, { ...round, calendarId: 'visits' }),
+  ).toMatchObject({
+    calendarId: 'desk',
+  });
+  expect(landingAlong(call, moved, { ...round, calendarId: 'visits' })).toMatchObject({
+    calendarId: 'visits',
+  });
+  const longer = { ...call, endWall: call.endWall + HOUR };
+  expect(landingAlong(call, longer, round)).toMatchObject({
+    startWall: round.startWall,
+    endWall: round.endWall + HOUR,
+  });
+});
+
+test('none lies where it would have no time, nor where hours become whole days', () => {
+  const short: Held = { ...call, endWall: call.startWall + 30 * MINUTE };
+  expect(landingAlong(call, { ...call, endWall: call.endWall - 30 * MINUTE }, short)).toBeUndefined();
+  expect(
+    landingAlong(call, landing(held(call, at(TUESDAY, 14)), call, ribbon(TUESDAY)), short),
+  ).toBeUndefined();
 });

@@ -131,3 +131,24 @@ export function moveOf(
   const by = ghost.startWall - occurrence.startWall;
   return by === 0 && !calendar.calendarId ? undefined : { kind: 'shift', by, ...calendar };
 }
+
+/**
+ * Where another of several selected lies as one of them is dragged: moved or stretched by as much on its clock, and into the
+ * same calendar where that changes; undefined where it can't, or hours become whole days or whole days hours.
+ */
+export function landingAlong(
+  held: Held,
+  ghost: Landing & { readonly calendarId?: string | undefined },
+  other: Held,
+): (Landing & { readonly calendarId: string | undefined }) | undefined {
+  if (ghost.allDay !== held.allDay) return undefined;
+  const startWall = other.startWall + ghost.startWall - held.startWall;
+  const endWall = other.endWall + ghost.endWall - held.endWall;
+  if (endWall <= startWall) return undefined;
+  return {
+    startWall,
+    endWall,
+    allDay: other.allDay,
+    calendarId: ghost.calendarId === held.calendarId ? other.calendarId : ghost.calendarId,
+  };
+}

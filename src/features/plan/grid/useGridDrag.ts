@@ -4,13 +4,24 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Move } from '@/core/change/moveEntry';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
+import { useWorkspace } from '@/features/workspace';
 import { useSettings } from '@/store';
 import { isTouch, openPlanMenu } from '../menus/planMenu';
-import { calendarOf, draftTimes, moveOf, moveTimes, type Pickup, type Point, startOfPress } from './drop';
+import {
+  calendarOf,
+  draftTimes,
+  landingAlong,
+  moveOf,
+  moveTimes,
+  type Pickup,
+  type Point,
+  startOfPress,
+} from './drop';
 import { type Ghost, setGhost, useGhost } from './ghost';
 
 /** What acts for itself, or is no part of the grid (`data-inert`). */
-const CONTROLS = '[role="button"]:not([data-key]), button:not([data-key]), [role="heading"], [data-inert]';
+export const CONTROLS =
+  '[role="button"]:not([data-key]), button:not([data-key]), [role="heading"], [data-inert]';
 /** A finger that is lifted from a card after so long, and has not moved, selects it. */
 const LONG_PRESS = 380;
 /** A dropped entry stands where it was dropped until the view shows it there; at most so long, in milliseconds. */
@@ -112,7 +123,31 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
       picked.kind === 'draft'
         ? draftTimes(picked.at, point, geometry.gridStep)
         : occurrence && moveTimes(picked, occurrence, point, geometry.gridStep, hoursOf(occurrence));
-    return times ? { ...base, ...times } : null;
+    if (!times) return null;
+    const ghost = { ...base, ...times };
+    return occurrence ? { ...ghost, along: alongWith(occurrence, ghost) } : ghost;
+  };
+
+  /** What is selected beside the card that is dragged moves with it. */
+  const alongWith = (held: Occurrence, ghost: Ghost): Ghost[] => {
+    const { selected } = useWorkspace.getState();
+    if (!selected.includes(held.key)) return [];
+    return selected.flatMap((key) => {
+      const other = key === held.key ? undefined : geometry.occurrence(key);
+      const landing = other && landingAlong(held, ghost, other);
+      if (!landing) return [];
+      const calendar = geometry.calendar(landing.calendarId ?? other.calendarId);
+      return [
+        {
+          ...ghost,
+          key,
+          title: other.title,
+          colour: calendar?.colour ?? ghost.colour,
+          mark: calendar?.mark ?? '',
+          ...landing,
+        },
+      ];
+    });
   };
 
   /** How long an entry of whole days is as one of hours: as it was before, or as is usual for its calendar. */

@@ -3,6 +3,7 @@ import { type CardOrder, tabbableKeyOf } from './cardOrder';
 import { useCardKeys } from './useCardKeys';
 import { type GridActions, type GridGeometry, useGridDrag } from './useGridDrag';
 import type { GridView } from './useGridView';
+import { useLasso } from './useLasso';
 
 /** How a view lies under the hand, and in which order the keys walk its cards. */
 interface GridHand extends Pick<GridGeometry, 'pointAt' | 'gridStep' | 'timeAxis'> {
@@ -30,6 +31,7 @@ export function useGridInput(
     },
     actions,
   );
+  useLasso(frame, scroller);
   const onCardKey = useCardKeys(frame, order, actions, answer);
   return { tabbableKey: tabbableKeyOf(order, selectedKeys), onCardKey };
 }

@@ -17,7 +17,7 @@ import { CrowdButton } from './CrowdButton';
 import { EntryCard } from './EntryCard';
 import { cardsWidth } from './columnSizes';
 import { TravelMarks } from './TravelMarks';
-import { useGhost } from '../grid/ghost';
+import { useLiftedKeys } from '../grid/ghost';
 
 interface DayColumnProps {
   cards: readonly DayCard[];
@@ -64,7 +64,7 @@ export const DayColumn = memo(function DayColumn({
   fontsLoaded,
 }: DayColumnProps) {
   const { colours, calendar } = useTheme();
-  const liftedKey = useGhost(({ ghost }) => (ghost?.copy ? undefined : ghost?.key));
+  const lifted = useLiftedKeys();
   const drawn = drawnMinutes(scale);
   const top = minuteToY(scale, drawn.from);
   const lines = useMemo(
@@ -121,7 +121,7 @@ export const DayColumn = memo(function DayColumn({
           calendar={calendars.get(card.occurrence.calendarId)}
           selected={selected.has(card.occurrence.key)}
           tabbable={tabbableKey === card.occurrence.key}
-          lifted={liftedKey === card.occurrence.key}
+          lifted={lifted.has(card.occurrence.key)}
           faded={fadeBefore !== undefined && card.occurrence.end <= fadeBefore}
           zoneName={zoneName}
           fontsLoaded={fontsLoaded}

@@ -8,19 +8,11 @@ import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, focusWidth, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
-import { type Ghost, useGhost } from '../grid/ghost';
+import { drawnGhosts, type Ghost, useGhost } from '../grid/ghost';
 import type { EntryPlaces, HoursColumn } from '@/core/layout/hoursGrid';
 import { cardsWidth } from './columnSizes';
 
-/** The dashed card of a drag or a draft, over the hours or the ribbons. */
-export function GhostLayer({
-  part,
-  columns,
-  columnWidth,
-  scale,
-  draft,
-  places,
-}: {
+interface GhostLayerProps {
   part: 'hours' | 'ribbons';
   columns: readonly HoursColumn[];
   columnWidth: number;
@@ -28,35 +20,61 @@ export function GhostLayer({
   draft: Ghost | null;
   /** Where a draft was laid out among the others. */
   places: EntryPlaces;
-}) {
+}
+
+/** The dashed cards of a drag, or of a draft, over the hours or the ribbons. */
+export function GhostLayer({ part, columns, columnWidth, scale, draft, places }: GhostLayerProps) {
   const dragged = useGhost(({ ghost }) => ghost);
-  const ghost = dragged ?? draft;
   // What is dragged lies over everything; a draft beside the others.
   const laidOut = dragged ? undefined : places;
-  if (!ghost || ghost.allDay !== (part === 'ribbons')) return null;
-  if (part === 'ribbons') {
-    const first = Math.floor(ghost.startWall / DAY);
-    const end = Math.max(first + 1, Math.ceil(ghost.endWall / DAY));
-    const shown = columns
-      .map((column, index) => ({ ...column, index }))
-      .filter(({ day, calendarId }) => day >= first && day < end && isIts(calendarId, ghost));
-    const from = shown[0]?.index;
-    if (from === undefined) return null;
-    const width = shown.length * columnWidth - 3;
-    return (
-      <GhostCard
-        ghost={ghost}
-        style={{
-          top: (laidOut?.ribbon?.row ?? 0) * sizes.ribbon + 1,
-          height: sizes.ribbon - 3,
-          left: from * columnWidth + 1,
-          width,
-        }}
-      />
+  return drawnGhosts(dragged ?? draft)
+    .filter(({ allDay }) => allDay === (part === 'ribbons'))
+    .map((ghost) =>
+      part === 'ribbons' ? (
+        <RibbonGhost
+          key={ghost.key ?? ''}
+          ghost={ghost}
+          columns={columns}
+          columnWidth={columnWidth}
+          row={laidOut?.ribbon?.row ?? 0}
+        />
+      ) : (
+        <HourGhosts
+          key={ghost.key ?? ''}
+          columns={columns}
+          ghost={ghost}
+          scale={scale}
+          laidOut={laidOut}
+          columnWidth={columnWidth}
+        />
+      ),
     );
-  }
+}
+
+/** The dashed ribbon of a drag or a draft. */
+function RibbonGhost({
+  ghost,
+  columns,
+  columnWidth,
+  row,
+}: Pick<GhostLayerProps, 'columns' | 'columnWidth'> & { ghost: Ghost; row: number }) {
+  const first = Math.floor(ghost.startWall / DAY);
+  const end = Math.max(first + 1, Math.ceil(ghost.endWall / DAY));
+  const shown = columns
+    .map((column, index) => ({ ...column, index }))
+    .filter(({ day, calendarId }) => day >= first && day < end && isIts(calendarId, ghost));
+  const from = shown[0]?.index;
+  if (from === undefined) return null;
   return (
-    <HourGhosts columns={columns} ghost={ghost} scale={scale} laidOut={laidOut} columnWidth={columnWidth} />
+    <GhostCard
+      ghost={ghost}
+      style={{
+        top: row * sizes.ribbon + 1,
+        height: sizes.ribbon - 3,
+        left: from * columnWidth + 1,
+        width: shown.length * columnWidth - 3,
+      }}
+    />
   );
 }
 

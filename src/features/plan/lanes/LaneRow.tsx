@@ -10,7 +10,7 @@ import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tok
 import { words } from '@/ui/words';
 import { EntryCard } from '../hours/EntryCard';
 import { GhostCard } from '../hours/GhostLayer';
-import { type Ghost, useGhost } from '../grid/ghost';
+import { type Ghost, useLiftedKeys } from '../grid/ghost';
 import { cardTitle } from '../grid/cardTitle';
 import { type CardState, useCardFrame } from '../grid/useCardFrame';
 import { CARD, GAP, WHOLE } from './laneSizes';
@@ -35,7 +35,7 @@ interface LaneRowProps {
   fadeBefore: number | undefined;
   fontsLoaded: boolean;
   /** What is dragged over it. */
-  ghost: Ghost | null;
+  ghosts: readonly Ghost[];
   /** What is being written, and the key of its place among the cards. */
   draft: Ghost | null;
   draftKey: string | undefined;
@@ -124,14 +124,14 @@ function LaneCards({
   lane,
   calendars,
   headWidth,
-  ghost,
+  ghosts,
   draft,
   draftKey,
   x,
   fontsLoaded,
   stateOf,
 }: LaneRowProps & { stateOf: (occurrence: Occurrence) => CardState }) {
-  const liftedKey = useGhost(({ ghost: dragged }) => (dragged?.copy ? undefined : dragged?.key));
+  const lifted = useLiftedKeys();
   return (
     <div className={classes.cards} style={{ left: headWidth }}>
       {lane.cards.map(({ occurrence, top, height, left, width }) =>
@@ -153,14 +153,15 @@ function LaneCards({
             }}
             columnWidth={1}
             calendar={calendars.get(occurrence.calendarId)}
-            lifted={liftedKey === occurrence.key}
+            lifted={lifted.has(occurrence.key)}
             zoneName={plainZone}
             fontsLoaded={fontsLoaded}
           />
         ),
       )}
-      {ghost ? (
+      {ghosts.map((ghost) => (
         <GhostCard
+          key={ghost.key ?? ''}
           ghost={ghost}
           style={{
             top: GAP,
@@ -169,7 +170,7 @@ function LaneCards({
             width: Math.max(24, x(ghost.endWall) - x(ghost.startWall)),
           }}
         />
-      ) : null}
+      ))}
     </div>
   );
 }

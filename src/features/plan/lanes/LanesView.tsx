@@ -4,7 +4,7 @@ import { instantToWall } from '@/core/time/zones';
 import { agendaDayText, timeRangeText } from '@/ui/dates';
 import { useTheme } from '@/ui/theme/theme';
 import { words } from '@/ui/words';
-import { type Ghost, useGhost } from '../grid/ghost';
+import { drawnGhosts, type Ghost, useGhost } from '../grid/ghost';
 import { GridFrame } from '../grid/GridFrame';
 import { useGridInput } from '../grid/useGridInput';
 import { type GridView, useGridView } from '../grid/useGridView';
@@ -19,6 +19,9 @@ import type { GridActions } from '../grid/useGridDrag';
 
 const isOn = (day: number, ghost: Ghost | null): ghost is Ghost =>
   ghost !== null && ghost.startWall < (day + 1) * DAY && ghost.endWall > day * DAY;
+
+/** The same each time, so that a lane without any is not drawn anew. */
+const NONE: readonly Ghost[] = [];
 
 /** A day with its hours across and a lane for each calendar. */
 export function LanesView(props: ViewProps) {
@@ -111,7 +114,12 @@ function Lanes({
   tabbableKey: string | undefined;
 }) {
   const { subjects, lanes, headWidth, missing, toX } = layout;
-  const ghost = useGhost((state) => state.ghost);
+  const dragged = useGhost((state) => state.ghost);
+  const ghosts = drawnGhosts(dragged).filter((ghost) => isOn(day, ghost));
+  const ghostsOf = (calendarId: string | undefined) => {
+    const own = ghosts.filter((ghost) => ghost.calendarId === calendarId);
+    return own.length > 0 ? own : NONE;
+  };
   const missingWidth = missing ? toX(missing.to) - toX(missing.from) : 0;
   return (
     <>
@@ -133,7 +141,7 @@ function Lanes({
             tabbableKey={tabbableKey}
             fadeBefore={view.fadeBefore}
             fontsLoaded={view.fontsLoaded}
-            ghost={isOn(day, ghost) && ghost.calendarId === subject.accepts.calendarId ? ghost : null}
+            ghosts={ghostsOf(subject.accepts.calendarId)}
             draft={draft}
             draftKey={view.draftKey}
             x={layout.xOfWall}

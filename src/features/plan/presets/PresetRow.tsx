@@ -127,7 +127,7 @@ function PresetAbout({
   return (
     <AppText size="small" tone="quiet" style={styles.about}>
       {[
-        words.plan.view[preset.look.view],
+        preset.table ? words.presets.ofTable : words.plan.view[preset.look.view],
         isStart ? words.presets.isStart : '',
         digit === undefined ? '' : words.presets.key(digit),
         isChanged ? words.presets.isChanged : '',

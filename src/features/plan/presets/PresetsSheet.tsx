@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { savePreset } from '@/core/change/presetChanges';
-import { sameLook } from '@/core/model/lookParameters';
-import type { Look } from '@/core/model/look';
+import type { PresetLook } from '@/core/model/viewPreset';
 import { useCommands, usePlanAddress, workspace } from '@/features/workspace';
 import { useOpenStore, usePeriodSets, usePresets } from '@/store';
 import { FormField } from '@/ui/forms/FormField';
@@ -17,25 +16,25 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import type { PlanSheetProps } from '../sheetProps';
 import { QUICK_VIEWS } from '../viewChoices';
-import { lookOf } from './lookOf';
 import { PresetRow } from './PresetRow';
 import { presetName } from './presetName';
 import { useApplyPreset } from './useApplyPreset';
+import { usePresetLook } from './usePresetLook';
 import type { PeriodSet } from '@/core/model/periodSet';
 
 /** Kept ways of looking: apply, keep the present one, put in order, rename, delete. */
-export function PresetsSheet({ address, today }: PlanSheetProps) {
+export function PresetsSheet({ address, today, table }: PlanSheetProps) {
   const { to } = usePlanAddress();
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
   const presets = usePresets();
   const sets = usePeriodSets();
   const apply = useApplyPreset();
+  const { present, applied, isChanged } = usePresetLook(address, table);
   const close = () => workspace.openSheet(null);
-  const look = lookOf(address);
   return (
     <Sheet title={words.presets.title} closeLabel={words.actions.close} onClose={close}>
-      <QuickLooks close={close} today={today} sets={sets} />
+      {table ? null : <QuickLooks close={close} today={today} sets={sets} />}
       {presets.length === 0 ? <AppText tone="quiet">{words.presets.none}</AppText> : null}
       {presets.map((preset, index) => (
         <PresetRow
@@ -44,18 +43,18 @@ export function PresetsSheet({ address, today }: PlanSheetProps) {
           digit={index < 9 ? index + 1 : undefined}
           isFirst={index === 0}
           isLast={index === presets.length - 1}
-          isApplied={preset.id === address.presetId}
-          isChanged={preset.id === address.presetId && !sameLook(preset.look, look)}
+          isApplied={preset.id === applied?.id}
+          isChanged={preset.id === applied?.id && isChanged}
           onApply={() => {
             close();
             apply(preset);
           }}
           onResave={() =>
-            commit(savePreset(store.getSnapshot().state, preset.id, { ...preset, look }, context()))
+            commit(savePreset(store.getSnapshot().state, preset.id, { ...preset, ...present }, context()))
           }
         />
       ))}
-      <KeepForm look={look} onKept={(presetId) => to({ presetId }, { quietly: true })} />
+      <KeepForm present={present} onKept={(presetId) => to({ presetId }, { quietly: true })} />
     </Sheet>
   );
 }
@@ -107,7 +106,7 @@ function QuickLooks({
 }
 
 /** Keeps the present look under a name. */
-function KeepForm({ look, onKept }: { look: Look; onKept: (presetId: string) => void }) {
+function KeepForm({ present, onKept }: { present: PresetLook; onKept: (presetId: string) => void }) {
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
   const state = () => store.getSnapshot().state;
@@ -115,7 +114,7 @@ function KeepForm({ look, onKept }: { look: Look; onKept: (presetId: string) => 
   const { control, submit, reset } = useFormOf(schema, { name: '', fromToday: true });
   const keep = () =>
     submit((said) => {
-      const patch = savePreset(state(), undefined, { ...said, look }, context());
+      const patch = savePreset(state(), undefined, { ...said, ...present }, context());
       commit(patch);
       onKept(patch.changes[0]!.id);
       reset({ ...said, name: '' });

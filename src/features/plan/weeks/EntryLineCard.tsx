@@ -9,7 +9,7 @@ import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
 import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
-import { useGhost } from '../grid/ghost';
+import { useLiftedKeys } from '../grid/ghost';
 import { type CardState, useCardFrame } from '../grid/useCardFrame';
 
 /** The width of the mark with its gap, and of what stands round a line. */
@@ -56,7 +56,7 @@ function lineText(
 /** A timed entry as one line of a day: mark, time, title; in full with its end and place below. */
 export const EntryLineCard = memo(function EntryLineCard(props: EntryLineCardProps) {
   const { occurrence, day, calendar, width, isFull, fontsLoaded: _, ...state } = props;
-  const lifted = useGhost(({ ghost }) => ghost?.key === occurrence.key && !ghost.copy);
+  const lifted = useLiftedKeys().has(occurrence.key);
   const frame = useCardFrame()(occurrence, calendar, { ...state, lifted });
   const { time, shown, details } = lineText(occurrence, { day, width, isFull, isDraft: !!state.isDraft });
   return (

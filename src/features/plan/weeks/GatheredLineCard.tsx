@@ -9,7 +9,7 @@ import { corner, fontFamilies, fontSizes, hairline } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { cardTab } from '../grid/cardTab';
 import { cardTitle } from '../grid/cardTitle';
-import { useGhost } from '../grid/ghost';
+import { useLiftedKeys } from '../grid/ghost';
 import { useCardFrame } from '../grid/useCardFrame';
 
 const MARK = 24;
@@ -40,7 +40,7 @@ export const GatheredLineCard = memo(function GatheredLineCard({
   fadeBefore,
 }: GatheredLineCardProps) {
   const frameOf = useCardFrame();
-  const liftedKey = useGhost(({ ghost }) => (ghost?.copy ? undefined : ghost?.key));
+  const lifted = useLiftedKeys();
   const { occurrences } = line;
   const [first] = occurrences;
   if (!first) return null;
@@ -56,7 +56,7 @@ export const GatheredLineCard = memo(function GatheredLineCard({
     const { tones, isStruck, style, props } = frameOf(occurrence, calendar, {
       selected: selectedHere,
       tabbable: tabbableKey === occurrence.key,
-      lifted: liftedKey === occurrence.key,
+      lifted: lifted.has(occurrence.key),
       faded: fadeBefore !== undefined && occurrence.end <= fadeBefore,
     });
     const [begin, end] = [index === 0 ? 1 : 0, index === occurrences.length - 1 ? 1 : 0];

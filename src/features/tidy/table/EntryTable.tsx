@@ -1,13 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import {
-  type KeyboardEvent,
-  type PointerEvent,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react';
+import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View, StyleSheet } from 'react-native';
 import { CELLS, type Cell, editCell } from '@/core/change/editCell';
 import { isRefused } from '@/core/change/eventFields';
@@ -23,12 +15,14 @@ import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import { isEditable } from './CellEditor';
 import type { CellNames } from './cells';
+import { fittedColumns } from './fittedColumns';
 import { GroupRowView } from './GroupRowView';
 import { SumsLine } from './SumsLine';
 import { MARK_WIDTH, ROW_HEIGHT, TALL_ROW, tableClasses, TICK_WIDTH } from './tableClasses';
 import { TableHead } from './TableHead';
-import { type RowActions, type ShownColumn, TableRowView } from './TableRowView';
+import { type RowActions, TableRowView } from './TableRowView';
 import type { Columns } from './useColumns';
+import { useDrawnTicks } from './useDrawnTicks';
 import type { Selecting } from './useSelecting';
 import { useTableRows } from './useTableRows';
 
@@ -314,68 +308,6 @@ function useSteady(actions: RowActions): RowActions {
     }),
     [],
   );
-}
-
-/** Columns of words give way where not all fit, down to this; beyond that the table scrolls sideways. */
-const LEAST_WIDTH = 84;
-const GIVES_WAY: ReadonlySet<TableColumn> = new Set<TableColumn>([
-  'title',
-  'repeat',
-  'place',
-  'calendar',
-  'category',
-  'people',
-  'reminders',
-  'origin',
-]);
-
-/** The columns as wide as they are set and there is room: what is left over goes to the titles, what is wanting is taken from words. */
-function fittedColumns(columns: readonly ShownColumn[], room: number): readonly ShownColumn[] {
-  if (room === 0) return columns;
-  const left = columns.reduce((sum, { width }) => sum - width, room - TICK_WIDTH - MARK_WIDTH - 2 * hairline);
-  if (left >= 0)
-    return columns.map(({ id, width }) => ({ id, width: id === 'title' ? width + left : width }));
-  const giving = columns.filter(({ id }) => GIVES_WAY.has(id));
-  const share = 1 + left / giving.reduce((sum, { width }) => sum + width, 0);
-  return columns.map(({ id, width }) => ({
-    id,
-    width: GIVES_WAY.has(id) ? Math.max(Math.min(width, LEAST_WIDTH), Math.floor(width * share)) : width,
-  }));
-}
-
-/** A press on a tick that goes on over further rows takes them all. */
-function useDrawnTicks(scroller: React.RefObject<HTMLDivElement | null>, selecting: Selecting) {
-  const drawn = useRef<{ index: number; last: number } | null>(null);
-  const wasDrawn = useRef(false);
-  return {
-    /** Whether the press that ends now went over more than its row. */
-    isDrawn: () => wasDrawn.current,
-    begin: (index: number, row: EntryRow, event: PointerEvent) => {
-      wasDrawn.current = false;
-      if (event.button !== 0 || event.pointerType === 'touch' || event.shiftKey) return;
-      drawn.current = { index, last: index };
-      const move = ({ clientX, clientY }: globalThis.PointerEvent) => {
-        const at = document.elementFromPoint(clientX, clientY)?.closest<HTMLElement>('[data-row]');
-        const to = Number(at?.dataset.row);
-        const now = drawn.current;
-        if (!now || !at || !scroller.current?.contains(at) || !Number.isInteger(to) || to === now.last)
-          return;
-        if (!wasDrawn.current && !selecting.selected.has(row.key)) selecting.toggle(index, row.key);
-        wasDrawn.current = true;
-        now.last = to;
-        void selecting.upTo(to);
-      };
-      const end = () => {
-        drawn.current = null;
-        removeEventListener('pointermove', move);
-        removeEventListener('pointerup', end);
-        removeEventListener('pointercancel', end);
-      };
-      addEventListener('pointermove', move);
-      addEventListener('pointerup', end);
-      addEventListener('pointercancel', end);
-    },
-  };
 }
 
 const styles = StyleSheet.create({

@@ -51,6 +51,7 @@ export const findingWords = {
     changed: (name: string) => `Presets: changed since ${name} was applied`,
     isChanged: 'changed since',
     isStart: 'Plan opens with it',
+    ofTable: 'table of Tidy',
     key: (digit: number) => `keys G ${digit}`,
     resave: 'Keep the changes',
     rename: (name: string) => `Rename ${name}`,

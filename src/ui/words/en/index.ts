@@ -51,6 +51,7 @@ export const en = {
       slots: 'Go from entry to entry, and over free time from slot to slot; Enter drafts there',
       jump: 'Go from entry to entry',
       select: 'Add the entry to the selection',
+      lasso: 'Over free time: select all that it goes over',
       bin: 'Put in the bin',
       undo: 'Undo, redo',
       escape: 'Let go, close',
