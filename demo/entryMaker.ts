@@ -4,7 +4,7 @@ import type { EventTime } from '@/core/model/eventTime';
 import { DAY, dateString, localString, parseDate, parseLocal } from '@/core/time/civil';
 import { type DemoCalendarId, HOME_ZONE, MADE } from './scenario';
 
-export type DemoFields = Partial<Omit<CalendarEvent, 'id' | 'uid' | 'kind'>>;
+export type DemoFields = Partial<Omit<CalendarEvent, 'id' | 'kind'>>;
 
 /** Makes events with ids that follow from their order. */
 export class EntryMaker {

@@ -7,6 +7,7 @@ import type { ViewPreset } from '@/core/model/viewPreset';
 import { files } from './attachments';
 import { dayAfter, EntryMaker } from './entryMaker';
 import { addFiller } from './filler';
+import { addMess } from './mess';
 import { periodSets, presets } from './looks';
 import { Chance } from './random';
 import { calendars, categories, settings, TODAY } from './scenario';
@@ -32,5 +33,6 @@ export function makeDemo(seed = 7): DemoData {
   const week = { from: '2027-03-08', to: '2027-03-13' };
   addFiller(make, chance, dayAfter(TODAY, -365), 730, 390, week);
   addFiller(make, chance, '2027-03-01', 21, 16, week);
+  addMess(make);
   return { calendars, entries: make.entries, settings, presets, periodSets, categories, files };
 }

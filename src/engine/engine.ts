@@ -18,6 +18,8 @@ import {
 } from '@/core/schedule/occurrenceIndex';
 import { rangesOverlap } from '@/core/time/eventTime';
 import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/batch/newOverlaps';
+import type { CheckQuery } from '@/core/tidy/checks/finding';
+import { type Findings, runChecks } from '@/core/tidy/checks/runChecks';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
 import { EntryTable } from '@/core/tidy/table/entryTable';
 import type { Likeness, SelectionSums, TableAnswer, TableQuery } from '@/core/tidy/table/tableQuery';
@@ -256,6 +258,17 @@ export class Engine {
     return selectionSums(this.index, keys, zone, shown);
   }
 
+  /**
+   * What all checks find.
+   * @param next hears how many checks are done, of how many, and says whether the rest is wanted still
+   */
+  findings(
+    query: CheckQuery,
+    next: (done: number, all: number) => boolean | Promise<boolean> = goOn,
+  ): Promise<Findings | undefined> {
+    return runChecks(this.index, query, next);
+  }
+
   /** The busy time that would be taken twice after some changes and was not before. */
   newOverlaps(changes: readonly EventChange[], query: RemindersQuery): NewOverlap[] {
     return newOverlaps(this.index, changes, query.zone, filterOf(query));
@@ -294,6 +307,9 @@ export class Engine {
     return { index: this.index, reminders: this.reminders };
   }
 }
+
+/** Other questions are answered in between. */
+const goOn = (): Promise<boolean> => new Promise((resolve) => setTimeout(() => resolve(true)));
 
 /** The most questions whose answers are kept ready. */
 const MOST_PLANS = 4;

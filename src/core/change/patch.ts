@@ -76,6 +76,8 @@ export const SUMMARIES = [
   'period-set-saved',
   'period-set-deleted',
   'taken-back',
+  'findings-fine',
+  'findings-again',
   'recipe-kept',
   'recipe-removed',
   'session-changed',

@@ -4,6 +4,7 @@ import { CameReminder } from './cameReminder';
 import { Category } from './category';
 import { Entry } from './entry';
 import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
+import { FineFinding } from './fineFinding';
 import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
@@ -90,6 +91,7 @@ export const COLLECTIONS = {
   presets: { schema: ViewPreset, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   periodSets: { schema: PeriodSet, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   recipes: { schema: Recipe, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
+  fineFindings: { schema: FineFinding, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;

@@ -26,6 +26,7 @@ const ABOUT = {
   find: ['entries', 'ownNotes'],
   tableRows: ['entries', 'ownNotes'],
   selectionSums: ['entries', 'ownNotes'],
+  findings: ['entries'],
 } as const satisfies Partial<Record<keyof EngineClient, readonly CollectionName[]>>;
 
 export type QuestionName = keyof typeof ABOUT;

@@ -39,6 +39,7 @@ export const backupWords = {
     presets: 'Presets',
     periodSets: 'Period sets',
     recipes: 'Recipes',
+    fineFindings: 'Findings that are fine',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

@@ -9,6 +9,7 @@ const kinds: Record<string, string> = {
   presets: 'Preset',
   periodSets: 'Period set',
   recipes: 'Recipe',
+  fineFindings: 'Finding that is fine',
   reminded: 'Reminder that came',
   sessions: 'What this device remembers',
 };

@@ -9,6 +9,7 @@ export const plainTitle = (title: string): string =>
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .toLocaleLowerCase()
+    .trim()
     .replace(PASSED_ON, '')
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();

@@ -4,7 +4,7 @@ import { type Check, Checked } from './check';
 import { chains, onDaysOff, outsideHours, overbooked, overlaps } from './dayChecks';
 import { doubles } from './doubleChecks';
 import { ofEach } from './fieldChecks';
-import { CHECKS, type CheckQuery, type Finding } from './finding';
+import { CHECKS, type CheckName, type CheckQuery, type Finding } from './finding';
 import { ofSeries } from './seriesChecks';
 import { spellings, wrongZones } from './spellingChecks';
 
@@ -25,11 +25,16 @@ const RUNS: readonly Check[] = [
 
 /** What all checks found. */
 export interface Findings {
-  /** By weight, then in a stable order; without those that are fine. */
+  /** By weight, then the latest first; without those that are fine, and of one check at most so many. */
   readonly findings: readonly Finding[];
+  /** How many each check found, those that are fine left out. */
+  readonly counts: Readonly<Partial<Record<CheckName, number>>>;
   /** How many are left out because they are fine as they are. */
   readonly fine: number;
 }
+
+/** So many findings of one check are listed: who has dealt with them asks for the next. */
+export const MOST_LISTED = 500;
 
 const WEIGHT = new Map(CHECKS.map((check, at) => [check, at]));
 const timeOf = ({ details }: Finding): number => details.at ?? (details.day ?? 0) * 86_400_000;
@@ -42,7 +47,9 @@ function inOrder(all: readonly Finding[], query: CheckQuery): Findings {
       (a, b) =>
         WEIGHT.get(a.check)! - WEIGHT.get(b.check)! || timeOf(b) - timeOf(a) || (a.id < b.id ? -1 : 1),
     );
-  return { findings, fine: all.length - findings.length };
+  const counts: Partial<Record<CheckName, number>> = {};
+  const listed = findings.filter(({ check }) => (counts[check] = (counts[check] ?? 0) + 1) <= MOST_LISTED);
+  return { findings: listed, counts, fine: all.length - findings.length };
 }
 
 /**

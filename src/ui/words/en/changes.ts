@@ -85,6 +85,9 @@ export const changesWords = {
     'period-set-saved': (_count: number, name: string) => `Period set “${name}” kept`,
     'period-set-deleted': (_count: number, name: string) => `Period set “${name}” deleted`,
     'taken-back': () => 'An earlier change was taken back',
+    'findings-fine': (count: number, name: string) =>
+      count === 1 ? `Fine as it is: ${name}` : `${count} findings are fine as they are`,
+    'findings-again': (count: number) => `${plural(count, 'finding')} looked at again`,
     'recipe-kept': (_count: number, name: string) => `Recipe “${name}” kept`,
     'recipe-removed': (_count: number, name: string) => `Recipe “${name}” removed`,
     'session-changed': () => 'Changed',
