@@ -107,7 +107,9 @@ test('the table is printed as it is shown, its head on every sheet', async ({ pa
   await expect(page.getByTestId('table-row').first()).toBeVisible();
 });
 
-test('axe finds nothing serious in Tidy, its panel, its bin and its history', async ({ page }) => {
+test('axe finds nothing serious in Tidy, its panel, its checks, its bin and its history', async ({
+  page,
+}) => {
   const expectClean = async () => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
@@ -126,6 +128,9 @@ test('axe finds nothing serious in Tidy, its panel, its bin and its history', as
   await expect(page.getByTestId('batch-preview').getByTestId('outcome-changed')).toBeVisible();
   await expectClean();
   await press(page.getByTestId('do-batch'));
+  await page.goto('/tidy?part=checks');
+  await expect(page.getByTestId('finding').first()).toBeVisible();
+  await expectClean();
   for (const part of ['bin', 'history']) {
     await page.goto(`/tidy?part=${part}`);
     await expect(page.getByRole('radio', { name: part === 'bin' ? /Bin/ : 'History' })).toHaveAttribute(

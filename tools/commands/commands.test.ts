@@ -69,6 +69,38 @@ test('batch does a recipe to a file, series whole, and prints what became of eac
   expect(written).toContain('DTSTART;VALUE=DATE:20270315');
 });
 
+test('tidy prints what the checks find, one a line, with the UIDs it is about', async () => {
+  const entry = (uid: string, title: string, from: string, to: string) =>
+    vevent(`UID:${uid}`, `SUMMARY:${title}`, `DTSTART:20270312T${from}00Z`, `DTEND:20270312T${to}00Z`);
+  const file = fileOf(
+    'mess.ics',
+    ...entry('a', 'Lamp oil order', '1000', '1030'),
+    ...entry('b', 'Lamp oil ordr', '1005', '1030'),
+    ...entry('c', 'Winch check', '1500', '1500'),
+  );
+  const { status, out } = await run('tidy', file, '--now', '2027-03-09T10:20', '--json');
+  expect(status).toBe(0);
+  expect(out.map((line) => JSON.parse(line) as unknown)).toEqual([
+    {
+      check: 'near-double',
+      entries: ['a', 'b'],
+      reason: '“Lamp oil order” and “Lamp oil ordr” are likely one, 2027-03-12 10:00.',
+    },
+    {
+      check: 'zero-length',
+      entries: ['c'],
+      reason: '“Winch check” has no length, 2027-03-12 15:00.',
+    },
+    {
+      check: 'overlap',
+      entries: ['a', 'b'],
+      reason: '“Lamp oil order” and “Lamp oil ordr”: 25 min lost, 2027-03-12 10:05.',
+    },
+  ]);
+  const inWords = await run('tidy', file, '--now', '2027-03-09T10:20');
+  expect(inWords.out[1]).toBe('Without a length: “Winch check” has no length, 2027-03-12 15:00.');
+});
+
 test('batch refuses what is no recipe, and writes nothing', async () => {
   const recipe = path.join(folder, 'bad.json');
   const to = path.join(folder, 'never.ics');

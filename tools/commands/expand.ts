@@ -1,11 +1,5 @@
-import { readFile } from 'node:fs/promises';
-import { fileText } from '@/core/interchange/icalendar/fileText';
-import { FileError } from '@/core/interchange/icalendar/problems';
-import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
-import { isRuleProblem } from '@/core/recurrence/ruleProblems';
-import { ruleProblemsInEnglish } from '@/core/recurrence/words/english';
 import { TooManyDatesError } from '@/core/recurrence/expandRule';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
@@ -13,6 +7,7 @@ import { dateString, DAY, localString, parseLocal } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall, offsetAt, offsetString, wallToInstant } from '@/core/time/zones';
 import { CommandError, readMoment, readParameters, readZone, whyUnreadable } from './commandError';
+import { instantOfOption, readEvents } from './readEvents';
 import type { Terminal } from './terminal';
 
 /** One occurrence as it is printed: times as RFC 3339 in the asked zone, dates for whole days, the end exclusive. */
@@ -24,32 +19,6 @@ interface PrintedOccurrence {
   readonly end: string;
   readonly allDay: boolean;
   readonly title: string;
-}
-
-async function readEvents(path: string, zone: string, terminal: Terminal): Promise<readonly CalendarEvent[]> {
-  let bytes: Uint8Array;
-  try {
-    bytes = await readFile(path);
-  } catch (error) {
-    throw new CommandError(whyUnreadable(path, error));
-  }
-  let id = 0;
-  try {
-    // Ids that count up: occurrences of the same time stay in the order of the file.
-    const newId = () => String(++id).padStart(9, '0');
-    const file = await readCalendarFile(fileText(bytes), { zone, now: Date.now(), newId });
-    for (const { line, code, detail } of file.problems)
-      terminal.error(`line ${line}: ${isRuleProblem(code) ? ruleProblemsInEnglish[code] : code}: ${detail}`);
-    return file.events;
-  } catch (error) {
-    if (error instanceof FileError) throw new CommandError(`${path} is no calendar file: ${error.reason}`);
-    throw error;
-  }
-}
-
-function instantOfOption(text: string | boolean | undefined, name: string, zone: string): number {
-  const { local, offset } = readMoment(text, name);
-  return offset === undefined ? wallToInstant(zone, parseLocal(local)) : Date.parse(`${local}${offset}`);
 }
 
 const stamp = (instant: number, zone: string): string =>

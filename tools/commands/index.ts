@@ -4,6 +4,7 @@ import { convert } from './convert';
 import { expand } from './expand';
 import { line } from './line';
 import type { Terminal } from './terminal';
+import { tidy } from './tidy';
 import { words } from './words';
 
 const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => Promise<void>> = {
@@ -11,6 +12,7 @@ const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => 
   convert,
   expand,
   line,
+  tidy,
   words,
 };
 
@@ -22,6 +24,8 @@ ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
     the occurrences of a calendar file within [from, to), sorted by start
 ow line "TEXT" --now 2027-03-09T10:20 --zone ZONE [--locale en-GB] [--calendars DW,ME] [--categories A,B] [--file F] [--json]
     what a line of ordinary words means as an entry, or each line of a file
+ow tidy FILE.ics [--zone ZONE] [--now ISO] [--json]
+    what the checks find in a calendar file, one finding a line
 ow words "RRULE:FREQ=..." --start ISO [--zone ZONE]
     a rule in words`;
 

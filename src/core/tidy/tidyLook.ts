@@ -8,7 +8,7 @@ import {
 } from './table/tableQuery';
 
 /** The parts of Tidy. */
-export const TIDY_PARTS = ['entries', 'bin', 'history'] as const;
+export const TIDY_PARTS = ['entries', 'checks', 'bin', 'history'] as const;
 export type TidyPart = (typeof TIDY_PARTS)[number];
 
 /** Which time the table is about: so much of it around a day, a period of a set, or all. */

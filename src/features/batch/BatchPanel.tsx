@@ -16,6 +16,8 @@ import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { isOwnKey, webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
+import { checkWords } from '@/ui/words/checks';
+import { FixList } from './FixList';
 import { NewOverlaps } from './NewOverlaps';
 import { PreviewRows } from './PreviewRows';
 import { Recipes } from './Recipes';
@@ -52,8 +54,10 @@ function seriesAmong(state: State, targets: readonly Target[]): ReadonlySet<stri
 export function BatchPanel() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
-  const keys = useWorkspace((state) => state.selected);
+  const selected = useWorkspace((state) => state.selected);
   const begin = useWorkspace((state) => state.batch?.begin);
+  const fixes = useWorkspace((state) => state.batch?.fixes);
+  const keys = useMemo(() => fixes?.flatMap((part) => part.keys) ?? selected, [fixes, selected]);
   const { commit } = useCommands();
   const state = useSnapshot((snapshot) => snapshot.state);
   const box = useRef<View>(null);
@@ -68,14 +72,17 @@ export function BatchPanel() {
     () => ({ scopeOf: (id: string) => scopes.get(id) ?? scope, without }),
     [scopes, scope, without],
   );
-  const parts = useMemo(() => [{ keys, steps }], [keys, steps]);
+  const parts = useMemo(() => fixes ?? [{ keys, steps }], [fixes, keys, steps]);
+  const hasSteps = fixes !== undefined || steps.length > 0;
+  const title = (fixes ? checkWords.fixTitle : batchWords.title)(keys.length);
   const preview = useBatchPreview(parts, options, recipe);
   const series = useMemo(() => seriesAmong(state, keys.map(targetOfKey)), [state, keys]);
   const leave = () => workspace.leaveBatch();
   useBackCloses(leave);
   useEffect(() => {
     const opener = document.activeElement;
-    (box.current as unknown as HTMLElement | null)?.querySelector<HTMLElement>('select, input')?.focus();
+    const panel = box.current as unknown as HTMLElement | null;
+    (panel?.querySelector<HTMLElement>('select, input') ?? panel?.querySelector('button'))?.focus();
     return () => {
       if (opener instanceof HTMLElement && opener.isConnected) opener.focus({ preventScroll: true });
     };
@@ -97,7 +104,7 @@ export function BatchPanel() {
     <View
       ref={box}
       role="dialog"
-      aria-label={batchWords.title(keys.length)}
+      aria-label={title}
       testID="batch"
       {...webProps({
         onKeyDownCapture: (event) => {
@@ -115,11 +122,13 @@ export function BatchPanel() {
         { backgroundColor: colours.card, borderColor: colours.line },
       ]}
     >
-      <PanelHead title={batchWords.title(keys.length)} onClose={leave} />
+      <PanelHead title={title} onClose={leave} />
       <ScrollView contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled">
-        <AppText tone="quiet">{keys.length === 0 ? batchWords.nothing : batchWords.intro}</AppText>
-        <StepList steps={listed} onChange={change} begin={begin} />
-        {series.size > 0 && steps.length > 0 ? (
+        <AppText tone="quiet">
+          {fixes ? checkWords.fixIntro : keys.length === 0 ? batchWords.nothing : batchWords.intro}
+        </AppText>
+        {fixes ? <FixList fixes={fixes} /> : <StepList steps={listed} onChange={change} begin={begin} />}
+        {series.size > 0 && hasSteps && !fixes ? (
           <ChoiceRow
             label={`${batchWords.scope.title}: ${batchWords.scope.hint(series.size)}`}
             choices={SCOPES.map((value) => ({ value, label: batchWords.scope[value] }))}
@@ -130,7 +139,7 @@ export function BatchPanel() {
             }}
           />
         ) : null}
-        {steps.length > 0 ? (
+        {hasSteps ? (
           <Preview
             preview={preview}
             outcome={outcome}
@@ -140,9 +149,9 @@ export function BatchPanel() {
             onScope={(id, next) => setScopes(new Map([...scopes, [id, next]]))}
           />
         ) : null}
-        <Recipes steps={steps} onTake={take} />
+        {fixes ? null : <Recipes steps={steps} onTake={take} />}
       </ScrollView>
-      <GoRow preview={preview} hasSteps={steps.length > 0} onGo={go} onLeave={leave} />
+      <GoRow preview={preview} hasSteps={hasSteps} onGo={go} onLeave={leave} />
     </View>
   );
 }

@@ -13,10 +13,14 @@ import { space, WIDE } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import { BinPart } from './bin/BinPart';
+import { ChecksPart } from './checks/ChecksPart';
 import { EntriesPart } from './EntriesPart';
 import { HistoryPart } from './history/HistoryPart';
 import { useTidyAddress } from './useTidyAddress';
 import { useTidyKeys } from './useTidyKeys';
+
+/** The room that the choice of parts has on a wide screen, in pixels. */
+const PARTS_WIDE = 380;
 
 /** What Tidy shares with Plan: what stands at the side, and the sheets of filter and presets. */
 export interface TidyScreenProps {
@@ -47,10 +51,11 @@ export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
           <TitleText level={1} size={wide ? 'display' : 'title'}>
             {words.places.tidy}
           </TitleText>
-          <View style={styles.parts}>
+          <View style={[styles.parts, wide ? { flexBasis: PARTS_WIDE } : null]}>
             <ChoiceRow
               label={tidyWords.show}
               hideLabel
+              room={wide ? PARTS_WIDE : undefined}
               choices={TIDY_PARTS.map((part) => ({ value: part, label: name(part) }))}
               value={look.part}
               onChange={(part) => show({ part })}
@@ -64,6 +69,7 @@ export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
             presets={<Presets address={address} table={table} iconOnly={!wide} />}
           />
         ) : null}
+        {look.part === 'checks' ? <ChecksPart /> : null}
         {look.part === 'bin' ? <BinPart /> : null}
         {look.part === 'history' ? <HistoryPart /> : null}
       </View>
@@ -93,5 +99,5 @@ const styles = StyleSheet.create({
   wide: { padding: space(4), gap: space(3) },
   head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
   // As wide as its segments are with none of them cut.
-  parts: { flexGrow: 1, flexBasis: 290, maxWidth: 320, marginLeft: 'auto' },
+  parts: { flexGrow: 1, flexBasis: 290, maxWidth: 420, marginLeft: 'auto' },
 });

@@ -3,6 +3,7 @@ import { create } from 'zustand';
 import { DESK_BESIDE } from '@/ui/theme/tokens';
 import type { Scope, Target } from '@/core/change/target';
 import type { StepKind } from '@/core/model/batchStep';
+import type { FixPart } from '@/core/tidy/checks/finding';
 
 /** An entry being written: a new one, or a change of the target. */
 export interface Editing {
@@ -67,7 +68,11 @@ interface Workspace {
   /** Whether the search stands in the desk's place. */
   readonly searching: boolean;
   /** The batch change that is being put together over the selection, and the step that it begins with. */
-  readonly batch: { readonly begin?: StepKind | undefined } | null;
+  readonly batch: {
+    readonly begin?: StepKind | undefined;
+    /** What findings propose, in place of steps over the selection. */
+    readonly fixes?: readonly FixPart[];
+  } | null;
   /** Whether the list of the last changes is open. */
   readonly changesShown: boolean;
   /** Whether the rows around the view are open, where a low window folds them. */
@@ -175,6 +180,8 @@ export const workspace = {
   search: (searching: boolean) => set({ searching }),
   /** Begins a batch change over what is selected, at a step if one is meant. */
   beginBatch: (begin?: StepKind) => set({ batch: { begin } }),
+  /** Shows what some fixes would do, to do it from there. */
+  beginFixes: (fixes: readonly FixPart[]) => set({ batch: { fixes } }),
   leaveBatch: () => set({ batch: null }),
   /** Asks which occurrences of a series are meant; undefined if the person lets it be. */
   askScope: (

@@ -17,6 +17,8 @@ interface ChoiceRowProps<Value extends string> {
   value: Value;
   onChange: (value: Value) => void;
   hideLabel?: boolean;
+  /** How wide it is at least, in pixels. */
+  room?: number | undefined;
 }
 
 /** The width of the narrowest panel inside, and of a segment beside its letters, of which none is wider than this. */
@@ -25,13 +27,13 @@ const SEGMENT = 34;
 const LETTER = 7.6;
 
 /** Whether answers stand side by side as equal segments, with none of them cut. */
-const fitsSegments = (choices: readonly Choice<string>[]): boolean =>
+const fitsSegments = (choices: readonly Choice<string>[], room: number): boolean =>
   choices.length > 1 &&
-  choices.length * (Math.max(...choices.map(({ label }) => label.length)) * LETTER + SEGMENT) <= ROW;
+  choices.length * (Math.max(...choices.map(({ label }) => label.length)) * LETTER + SEGMENT) <= room;
 
 /** A choice of one among a few, all of them shown: joined where they fit on one line, else one button after the other. */
 export function ChoiceRow<Value extends string>(props: ChoiceRowProps<Value>) {
-  const { label, choices, value, onChange, hideLabel } = props;
+  const { label, choices, value, onChange, hideLabel, room = ROW } = props;
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       {hideLabel ? null : (
@@ -39,7 +41,7 @@ export function ChoiceRow<Value extends string>(props: ChoiceRowProps<Value>) {
           {label}
         </AppText>
       )}
-      {fitsSegments(choices) ? (
+      {fitsSegments(choices, room) ? (
         <Segments {...props} />
       ) : (
         <View style={styles.row}>

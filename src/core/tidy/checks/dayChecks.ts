@@ -45,7 +45,7 @@ export function* overlaps(checked: Checked): Iterable<Finding> {
   for (const { one, other, minutes, count } of pairs.values())
     yield finding('overlap', {
       keys: [one.key, other.key],
-      details: { name: one.title, other: other.title, minutes, count, at: one.start },
+      details: { name: one.title, other: other.title, minutes, count, at: other.start },
     });
 }
 

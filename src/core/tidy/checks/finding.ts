@@ -37,6 +37,16 @@ export const CHECKS = [
 ] as const;
 export type CheckName = (typeof CHECKS)[number];
 
+/** Checks of what is to come: the next is the first to look at, elsewhere the latest. */
+export const COMING: ReadonlySet<CheckName> = new Set<CheckName>([
+  'on-day-off',
+  'overlap',
+  'overbooked',
+  'no-break',
+  'outside-hours',
+  'no-reminder',
+]);
+
 /** What is done to entries: the same steps to each of the keys. */
 export interface FixPart {
   readonly keys: readonly string[];
@@ -54,6 +64,8 @@ export interface FindingDetails {
   /** The title or name of what it is compared with. */
   readonly other?: string;
   readonly count?: number;
+  /** How often what it is compared with is there. */
+  readonly otherCount?: number;
   readonly minutes?: number;
   readonly bytes?: number;
   /** A day number, and an instant in milliseconds. */

@@ -4,7 +4,7 @@ import { type Check, Checked } from './check';
 import { chains, onDaysOff, outsideHours, overbooked, overlaps } from './dayChecks';
 import { doubles } from './doubleChecks';
 import { ofEach } from './fieldChecks';
-import { CHECKS, type CheckName, type CheckQuery, type Finding } from './finding';
+import { CHECKS, COMING, type CheckName, type CheckQuery, type Finding } from './finding';
 import { ofSeries } from './seriesChecks';
 import { spellings, wrongZones } from './spellingChecks';
 
@@ -25,7 +25,7 @@ const RUNS: readonly Check[] = [
 
 /** What all checks found. */
 export interface Findings {
-  /** By weight, then the latest first; without those that are fine, and of one check at most so many. */
+  /** By weight, then the latest first, or the next of what is to come; without those that are fine, and of one check at most so many. */
   readonly findings: readonly Finding[];
   /** How many each check found, those that are fine left out. */
   readonly counts: Readonly<Partial<Record<CheckName, number>>>;
@@ -45,7 +45,9 @@ function inOrder(all: readonly Finding[], query: CheckQuery): Findings {
     .filter(({ id }) => !fine.has(id))
     .sort(
       (a, b) =>
-        WEIGHT.get(a.check)! - WEIGHT.get(b.check)! || timeOf(b) - timeOf(a) || (a.id < b.id ? -1 : 1),
+        WEIGHT.get(a.check)! - WEIGHT.get(b.check)! ||
+        (COMING.has(a.check) ? timeOf(a) - timeOf(b) : timeOf(b) - timeOf(a)) ||
+        (a.id < b.id ? -1 : 1),
     );
   const counts: Partial<Record<CheckName, number>> = {};
   const listed = findings.filter(({ check }) => (counts[check] = (counts[check] ?? 0) + 1) <= MOST_LISTED);

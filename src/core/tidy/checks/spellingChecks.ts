@@ -52,9 +52,14 @@ export function* spellings(checked: Checked): Iterable<Finding> {
         const keys = other.events.map(({ id }) => id);
         const found = finding(check, {
           keys,
-          details: { name: other.name, other: most!.name, count: keys.length },
+          details: {
+            name: other.name,
+            other: most!.name,
+            count: keys.length,
+            otherCount: most!.events.length,
+          },
           fix: [{ keys, steps: stepsOf(other.name, most!.name) }],
-          isSafe: isOnlyCase(other.name, most!.name),
+          isSafe: keys.length < most!.events.length && isOnlyCase(other.name, most!.name),
         });
         // Told by what is written, so that one more entry does not bring it back.
         yield { ...found, id: JSON.stringify([check, other.name, most!.name]) };

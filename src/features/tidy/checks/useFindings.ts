@@ -1,0 +1,52 @@
+import { useMemo } from 'react';
+import { isReadOnly } from '@/core/model/calendar';
+import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
+import { useCalendars, useEngineAnswer, useNow, useSettings, useSnapshot } from '@/store';
+
+/** What is past moves so often, in milliseconds: the checks need not run with every minute. */
+const MOVES_EVERY = 3_600_000;
+const NONE: readonly Finding[] = [];
+
+/** What the checks find in all entries, those that are fine left out; asked anew when an entry changes. */
+export function useFindings() {
+  const { homeZone, workingPattern, addresses } = useSettings();
+  const calendars = useCalendars();
+  const fineFindings = useSnapshot(({ state }) => state.fineFindings);
+  const now = Math.floor(useNow() / MOVES_EVERY) * MOVES_EVERY;
+  const own = addresses?.email.trim().toLowerCase() ?? '';
+  const query = useMemo(
+    (): CheckQuery => ({
+      zone: homeZone,
+      now,
+      workingPattern,
+      ...(own === '' ? {} : { own }),
+      fine: [...fineFindings.keys()],
+      calendars: calendars.map((calendar) => ({
+        id: calendar.id,
+        name: calendar.name,
+        mark: calendar.mark,
+        colour: calendar.colour,
+        isClosed: isReadOnly(calendar),
+        isFeed: calendar.feed !== undefined,
+        reminds: (calendar.usualReminders?.timed.length ?? 0) > 0,
+        ...(calendar.feed?.problem ? { failingSince: calendar.feed.problem.since } : {}),
+      })),
+    }),
+    [homeZone, now, workingPattern, own, fineFindings, calendars],
+  );
+  const { data, isError, isFetching, refetch } = useEngineAnswer(['findings', query]);
+  // What was just said to be fine goes at once, before the checks have run again.
+  const findings = useMemo(
+    () => data?.findings.filter(({ id }) => !fineFindings.has(id)) ?? NONE,
+    [data, fineFindings],
+  );
+  return {
+    findings,
+    counts: data?.counts ?? {},
+    fine: fineFindings.size,
+    isKnown: data !== undefined,
+    isLooking: isFetching,
+    failed: isError,
+    retry: () => void refetch(),
+  };
+}
