@@ -1,12 +1,11 @@
-import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { TooManyDatesError } from '@/core/recurrence/expandRule';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
-import { dateString, DAY, localString, parseLocal } from '@/core/time/civil';
+import { dateString, DAY, localString } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
-import { instantToWall, offsetAt, offsetString, wallToInstant } from '@/core/time/zones';
-import { CommandError, readMoment, readParameters, readZone, whyUnreadable } from './commandError';
+import { instantToWall, offsetAt, offsetString } from '@/core/time/zones';
+import { CommandError, readParameters, readZone } from './commandError';
 import { instantOfOption, readEvents } from './readEvents';
 import type { Terminal } from './terminal';
 

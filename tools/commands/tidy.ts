@@ -5,7 +5,7 @@ import { targetOfKey } from '@/core/change/target';
 import type { CheckQuery } from '@/core/tidy/checks/finding';
 import { runChecks } from '@/core/tidy/checks/runChecks';
 import { checksInEnglish, reasonInEnglish, type ReasonFormats } from '@/core/tidy/checks/words/english';
-import { dateString, DAY, localString } from '@/core/time/civil';
+import { dateString, localString } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { readParameters, readZone } from './commandError';
 import { instantOfOption, readEvents } from './readEvents';
