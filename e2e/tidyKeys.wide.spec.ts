@@ -131,6 +131,9 @@ test('axe finds nothing serious in Tidy, its panel, its checks, its bin and its 
   await page.goto('/tidy?part=checks');
   await expect(page.getByTestId('finding').first()).toBeVisible();
   await expectClean();
+  await page.goto('/tidy?part=hours&span=month&date=2027-03-09');
+  await expect(page.getByTestId('hours-chart')).toBeVisible();
+  await expectClean();
   for (const part of ['bin', 'history']) {
     await page.goto(`/tidy?part=${part}`);
     await expect(page.getByRole('radio', { name: part === 'bin' ? /Bin/ : 'History' })).toHaveAttribute(

@@ -21,6 +21,8 @@ import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/ba
 import type { CheckQuery } from '@/core/tidy/checks/finding';
 import { type Findings, runChecks } from '@/core/tidy/checks/runChecks';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
+import { hoursOf } from '@/core/tidy/hours/hours';
+import type { HoursAnswer, HoursQuery } from '@/core/tidy/hours/hoursQuery';
 import { EntryTable } from '@/core/tidy/table/entryTable';
 import type { Likeness, SelectionSums, TableAnswer, TableQuery } from '@/core/tidy/table/tableQuery';
 import { keysLike, selectionSums } from '@/core/tidy/table/selection';
@@ -267,6 +269,11 @@ export class Engine {
     next: (done: number, all: number) => boolean | Promise<boolean> = goOn,
   ): Promise<Findings | undefined> {
     return runChecks(this.index, query, next);
+  }
+
+  /** The hours of a range, told apart. */
+  hours(query: HoursQuery): HoursAnswer {
+    return hoursOf(this.index, query);
   }
 
   /** The busy time that would be taken twice after some changes and was not before. */

@@ -101,6 +101,24 @@ test('tidy prints what the checks find, one a line, with the UIDs it is about', 
   expect(inWords.out[1]).toBe('Without a length: “Winch check” has no length, 2027-03-12 15:00.');
 });
 
+test('hours prints what a range took, told apart, in words and as a table', async () => {
+  const asked = ['--from', '2027-03-15', '--to', '2027-04-12', '--zone', 'Europe/Lisbon', '--by', 'weekday'];
+  const { status, out } = await run('hours', rota, ...asked);
+  expect(status).toBe(0);
+  // The call of the 23rd is moved to Wednesday, that of 6 April is left out.
+  expect(out).toEqual(['2.00 h  2', '1.00 h  3', '3.00 h  in all']);
+  const table = await run('hours', rota, ...asked, '--csv', '--step', 'week');
+  expect(table.out.join('\n').split(/\r?\n/)).toEqual([
+    'weekday,hours,each,2027-03-15,2027-03-22,2027-03-29,2027-04-05',
+    expect.stringMatching(/^1,0\.00/),
+    '2,2.00,2.00,1.00,0.00,1.00,0.00',
+    '3,1.00,1.00,0.00,1.00,0.00,0.00',
+  ]);
+  const wrong = await run('hours', rota, '--from', '2027-03-15', '--to', '2027-03-15');
+  expect(wrong.status).toBe(2);
+  expect(wrong.errors[0]).toContain('--to is a day after --from');
+});
+
 test('batch refuses what is no recipe, and writes nothing', async () => {
   const recipe = path.join(folder, 'bad.json');
   const to = path.join(folder, 'never.ics');

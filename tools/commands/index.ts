@@ -2,6 +2,7 @@ import { batch } from './batch';
 import { CommandError } from './commandError';
 import { convert } from './convert';
 import { expand } from './expand';
+import { hours } from './hours';
 import { line } from './line';
 import type { Terminal } from './terminal';
 import { tidy } from './tidy';
@@ -11,6 +12,7 @@ const COMMANDS: Record<string, (args: readonly string[], terminal: Terminal) => 
   batch,
   convert,
   expand,
+  hours,
   line,
   tidy,
   words,
@@ -22,6 +24,8 @@ ow convert IN OUT [--zone ZONE] [--dates day-month|month-day]
     a calendar file (.ics), a table (.csv) or a backup (.json) into another of these
 ow expand FILE.ics --from ISO --to ISO --zone ZONE [--json]
     the occurrences of a calendar file within [from, to), sorted by start
+ow hours FILE --from 2027-03-01 --to 2027-04-01 [--by calendar|category|place|person|weekday] [--step month|week|day] [--zone ZONE] [--csv]
+    the busy hours of a range, told apart, overlaps counted once
 ow line "TEXT" --now 2027-03-09T10:20 --zone ZONE [--locale en-GB] [--calendars DW,ME] [--categories A,B] [--file F] [--json]
     what a line of ordinary words means as an entry, or each line of a file
 ow tidy FILE.ics [--zone ZONE] [--now ISO] [--json]

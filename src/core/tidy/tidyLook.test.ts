@@ -1,5 +1,14 @@
 import { dateString, parseDate } from '../time/civil';
-import { dayOfNextSpan, daysOfSpan, initialTidyLook, readTidyLook, SPANS, writeTidyLook } from './tidyLook';
+import {
+  dayOfNextSpan,
+  daysOfSpan,
+  initialTidyLook,
+  readTidyLook,
+  SPANS,
+  stepFor,
+  stepsFor,
+  writeTidyLook,
+} from './tidyLook';
 
 test('a look is read from an address as it was written, and what is wrong there is as at first', () => {
   const look = {
@@ -12,6 +21,8 @@ test('a look is read from an address as it was written, and what is wrong there 
       { column: 'length', descending: true },
     ],
     group: 'month',
+    by: 'place',
+    step: 'month',
   } as const;
   expect(readTidyLook(writeTidyLook(look))).toEqual(look);
   expect(Object.values(writeTidyLook(initialTidyLook)).filter(Boolean)).toEqual([]);
@@ -39,4 +50,19 @@ test('the days of a span, and a step from one to the next', () => {
     expect(daysOfSpan(span, next, 1)!.first).toBe(days.end);
     expect(daysOfSpan(span, dayOfNextSpan(span, day, 1, -1), 1)!.end).toBe(days.first);
   }
+});
+
+test('a time is looked at by as many columns as say something', () => {
+  expect([1, 7, 28, 31, 92, 365, 800].map((days) => stepFor(days, undefined))).toEqual([
+    'day',
+    'day',
+    'week',
+    'week',
+    'week',
+    'month',
+    'month',
+  ]);
+  expect(stepsFor(28)).toEqual(['day', 'week']);
+  expect(stepFor(365, 'day')).toBe('month');
+  expect(stepFor(28, 'day')).toBe('day');
 });

@@ -1,3 +1,4 @@
+import { HOURS_BY, HOURS_STEPS, type HoursBy, type HoursStep } from './hours/hoursQuery';
 import { civilDate, dayNumber, daysInMonth, startOfWeek } from '../time/civil';
 import {
   TABLE_COLUMNS,
@@ -8,7 +9,7 @@ import {
 } from './table/tableQuery';
 
 /** The parts of Tidy. */
-export const TIDY_PARTS = ['entries', 'checks', 'bin', 'history'] as const;
+export const TIDY_PARTS = ['entries', 'checks', 'hours', 'bin', 'history'] as const;
 export type TidyPart = (typeof TIDY_PARTS)[number];
 
 /** Which time the table is about: so much of it around a day, a period of a set, or all. */
@@ -24,6 +25,9 @@ export interface TidyLook {
   readonly as: 'entries' | 'occurrences';
   readonly sort: readonly TableSort[];
   readonly group?: TableGrouping;
+  /** What hours are told apart by, and over which columns; without, as fits the time. */
+  readonly by: HoursBy;
+  readonly step?: HoursStep;
 }
 
 export const initialTidyLook: TidyLook = {
@@ -32,10 +36,11 @@ export const initialTidyLook: TidyLook = {
   span: 'four',
   as: 'entries',
   sort: [{ column: 'start', descending: false }],
+  by: 'calendar',
 };
 
 /** The parameters of an address that say how Tidy looks. */
-export const TIDY_PARAMETERS = ['part', 'find', 'span', 'as', 'sort', 'group'] as const;
+export const TIDY_PARAMETERS = ['part', 'find', 'span', 'as', 'sort', 'group', 'by', 'step'] as const;
 export type TidyParameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
 
 const among = <Value extends string>(values: readonly Value[], text: string | undefined): Value | undefined =>
@@ -51,6 +56,7 @@ const readSort = (text = ''): TableSort[] =>
 export function readTidyLook(parameters: TidyParameters): TidyLook {
   const sort = readSort(parameters.sort);
   const group = among(TABLE_GROUPINGS, parameters.group);
+  const step = among(HOURS_STEPS, parameters.step);
   return {
     part: among(TIDY_PARTS, parameters.part) ?? initialTidyLook.part,
     find: parameters.find ?? '',
@@ -58,6 +64,8 @@ export function readTidyLook(parameters: TidyParameters): TidyLook {
     as: parameters.as === 'occurrences' ? 'occurrences' : 'entries',
     sort: sort.length > 0 ? sort : initialTidyLook.sort,
     ...(group ? { group } : {}),
+    by: among(HOURS_BY, parameters.by) ?? initialTidyLook.by,
+    ...(step ? { step } : {}),
   };
 }
 
@@ -72,6 +80,8 @@ export function writeTidyLook(look: TidyLook): TidyParameters {
     as: unless(look.as, initialTidyLook.as),
     sort: unless(sort, 'start'),
     group: look.group,
+    by: unless(look.by, initialTidyLook.by),
+    step: look.step,
   };
 }
 
@@ -100,4 +110,17 @@ export function dayOfNextSpan(span: Span, day: number, weekStart: number, by: 1 
   const days = daysOfSpan(span, day, weekStart);
   if (!days) return day;
   return by === 1 ? days.end : days.first - (span === 'four' ? 28 : 1);
+}
+
+/** The steps that a time of so many days can be looked at by: as many columns as say something. */
+export const stepsFor = (days: number): HoursStep[] =>
+  HOURS_STEPS.filter((step) =>
+    step === 'day' ? days <= 31 : step === 'week' ? days > 7 && days <= 400 : days > 31,
+  );
+
+/** The step that fits a time, where none is chosen or the chosen one does not. */
+export function stepFor(days: number, chosen: HoursStep | undefined): HoursStep {
+  const steps = stepsFor(days);
+  if (chosen && steps.includes(chosen)) return chosen;
+  return days <= 7 ? 'day' : days <= 100 ? 'week' : 'month';
 }

@@ -1,4 +1,4 @@
-import { Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { daysOfSpan, type TidyLook } from '@/core/tidy/tidyLook';
 import type { TableColumn, TableQuery } from '@/core/tidy/table/tableQuery';
 import type { PaperTable } from '@/features/print';
@@ -6,17 +6,12 @@ import { usePlanAddress } from '@/features/workspace';
 import { useCalendars, useEngineAnswer, useSettings } from '@/store';
 import { rangeText } from '@/ui/dates';
 import { filterText } from '@/ui/filterText';
-import { later } from '@/ui/later';
-import { ModalLayer } from '@/ui/primitives/ModalLayer';
-import { useBackCloses } from '@/ui/backCloses';
-import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
+import { PaperLayer } from './PaperLayer';
 import { cellText, type CellNames, groupText } from './table/cells';
 import { sumsText } from './table/SumsLine';
 import type { Columns } from './table/useColumns';
-
-const tablePrint = later(() => import('@/features/print').then((module) => module.TablePrint));
 
 /** So many rows are printed at most: some forty sheets. */
 const MOST = 1000;
@@ -33,25 +28,7 @@ interface TidyPrintProps {
 /** The table as it is shown, on paper: over the page until it is closed. */
 export function TidyPrint({ look, query, columns, onClose }: TidyPrintProps) {
   const { table, failed } = usePaperTable({ look, query, columns });
-  useBackCloses(onClose);
-  return (
-    <ModalLayer label={tidyWords.print} onClose={onClose}>
-      <div
-        style={{ display: 'flex', flex: 1, minHeight: 0 }}
-        {...webProps({
-          onKeyDownCapture: (event) => {
-            if (event.key !== 'Escape') return;
-            event.stopPropagation();
-            onClose();
-          },
-        })}
-      >
-        <Suspense fallback={null}>
-          <tablePrint.Later table={table} failed={failed} onClose={onClose} />
-        </Suspense>
-      </div>
-    </ModalLayer>
-  );
+  return <PaperLayer table={table} failed={failed} onClose={onClose} />;
 }
 
 /** The rows and columns that are shown, as they stand on paper. */

@@ -15,12 +15,13 @@ import { tidyWords } from '@/ui/words/tidy';
 import { BinPart } from './bin/BinPart';
 import { ChecksPart } from './checks/ChecksPart';
 import { EntriesPart } from './EntriesPart';
+import { HoursPart } from './hours/HoursPart';
 import { HistoryPart } from './history/HistoryPart';
 import { useTidyAddress } from './useTidyAddress';
 import { useTidyKeys } from './useTidyKeys';
 
 /** The room that the choice of parts has on a wide screen, in pixels. */
-const PARTS_WIDE = 380;
+const PARTS_WIDE = 460;
 
 /** What Tidy shares with Plan: what stands at the side, and the sheets of filter and presets. */
 export interface TidyScreenProps {
@@ -48,7 +49,7 @@ export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
     <View style={[styles.screen, { backgroundColor: colours.page }]}>
       <View role="main" style={[styles.main, wide ? styles.wide : null]}>
         <View style={styles.head}>
-          <TitleText level={1} size={wide ? 'display' : 'title'}>
+          <TitleText level={1} size="display" style={wide ? null : styles.unseen}>
             {words.places.tidy}
           </TitleText>
           <View style={[styles.parts, wide ? { flexBasis: PARTS_WIDE } : null]}>
@@ -70,6 +71,7 @@ export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
           />
         ) : null}
         {look.part === 'checks' ? <ChecksPart /> : null}
+        {look.part === 'hours' ? <HoursPart look={look} show={show} /> : null}
         {look.part === 'bin' ? <BinPart /> : null}
         {look.part === 'history' ? <HistoryPart /> : null}
       </View>
@@ -98,6 +100,8 @@ const styles = StyleSheet.create({
   main: { flex: 1, minWidth: 0, minHeight: 0, padding: space(2), gap: space(2) },
   wide: { padding: space(4), gap: space(3) },
   head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
+  // On a phone the bar below says it.
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 },
   // As wide as its segments are with none of them cut.
-  parts: { flexGrow: 1, flexBasis: 290, maxWidth: 420, marginLeft: 'auto' },
+  parts: { flexGrow: 1, flexBasis: 290, maxWidth: 480, marginLeft: 'auto' },
 });

@@ -107,7 +107,7 @@ function FindField({
 }
 
 /** The time that the table is about, and steps to the one before and after. */
-function SpanFields({ look: { span }, show }: Pick<TidyToolsProps, 'look' | 'show'>) {
+export function SpanFields({ look: { span }, show }: Pick<TidyToolsProps, 'look' | 'show'>) {
   const { address, to } = usePlanAddress();
   const { weekStart } = useSettings();
   const days = daysOfSpan(span, address.day, weekStart);

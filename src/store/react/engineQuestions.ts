@@ -27,6 +27,7 @@ const ABOUT = {
   tableRows: ['entries', 'ownNotes'],
   selectionSums: ['entries', 'ownNotes'],
   findings: ['entries'],
+  hours: ['entries'],
 } as const satisfies Partial<Record<keyof EngineClient, readonly CollectionName[]>>;
 
 export type QuestionName = keyof typeof ABOUT;

@@ -26,10 +26,16 @@ const ROW = 280;
 const SEGMENT = 34;
 const LETTER = 7.6;
 
-/** Whether answers stand side by side as equal segments, with none of them cut. */
+/** Segments are wider than they need be up to this together. */
+const WIDEST = 360;
+
+/** How wide equal segments are with none of them cut. */
+const widthOf = (choices: readonly Choice<string>[]): number =>
+  choices.length * (Math.max(...choices.map(({ label }) => label.length)) * LETTER + SEGMENT);
+
+/** Whether answers stand side by side as equal segments. */
 const fitsSegments = (choices: readonly Choice<string>[], room: number): boolean =>
-  choices.length > 1 &&
-  choices.length * (Math.max(...choices.map(({ label }) => label.length)) * LETTER + SEGMENT) <= room;
+  choices.length > 1 && widthOf(choices) <= room;
 
 /** A choice of one among a few, all of them shown: joined where they fit on one line, else one button after the other. */
 export function ChoiceRow<Value extends string>(props: ChoiceRowProps<Value>) {
@@ -42,7 +48,7 @@ export function ChoiceRow<Value extends string>(props: ChoiceRowProps<Value>) {
         </AppText>
       )}
       {fitsSegments(choices, room) ? (
-        <Segments {...props} />
+        <Segments {...props} room={room} />
       ) : (
         <View style={styles.row}>
           {choices.map((choice) => (
@@ -60,7 +66,12 @@ export function ChoiceRow<Value extends string>(props: ChoiceRowProps<Value>) {
   );
 }
 
-function Segments<Value extends string>({ choices, value, onChange }: ChoiceRowProps<Value>) {
+function Segments<Value extends string>({
+  choices,
+  value,
+  onChange,
+  room,
+}: ChoiceRowProps<Value> & { room: number }) {
   const { colours } = useTheme();
   const row = useRef<View>(null);
   // Paper's segments are buttons to the page: here one of them is chosen.
@@ -72,7 +83,7 @@ function Segments<Value extends string>({ choices, value, onChange }: ChoiceRowP
     });
   });
   return (
-    <View ref={row} style={styles.segments}>
+    <View ref={row} style={{ maxWidth: Math.max(WIDEST, room), minWidth: widthOf(choices) }}>
       <SegmentedButtons
         density="small"
         value={value}
@@ -103,7 +114,6 @@ const SQUARE = { roundness: corner / 5 };
 const styles = StyleSheet.create({
   group: { gap: space(1) },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
-  segments: { maxWidth: 360 },
   segment: { minWidth: 0, minHeight: sizes.target, borderWidth: hairline, justifyContent: 'center' },
   label: { marginHorizontal: 0 },
 });

@@ -4,7 +4,7 @@ const entries = (count: number): string => plural(count, 'entry', 'entries');
 
 /** The words of Tidy: they come with it. */
 export const tidyWords = {
-  parts: { entries: 'Entries', checks: 'Checks', bin: 'Bin', history: 'History' },
+  parts: { entries: 'Entries', checks: 'Checks', hours: 'Hours', bin: 'Bin', history: 'History' },
   partOf: (name: string, count: number) => (count > 0 ? `${name} ${count}` : name),
   show: 'What is shown',
   find: 'Words, #ME, since:2027-03, is:series …',

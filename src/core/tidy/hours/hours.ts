@@ -119,7 +119,7 @@ function eachStretch(
 
 /** The hours of a range: told apart, over columns, against the working pattern, and of which series. */
 export function hoursOf(index: OccurrenceIndex, query: HoursQuery): HoursAnswer {
-  const { range, before, zone, weekStart, by, step } = query;
+  const { range, before, weekStart, by, step } = query;
   const columns = columnsOf(range, step, weekStart);
   const taken = takenIn(index, query, range);
   const sums = gather(taken, query, range, columns);
