@@ -71,7 +71,7 @@ test('a calendar has a zone and a length of its own, is put away without being l
   const visits = page.getByRole('dialog', { name: 'Details of Site visits' });
   await visits.getByRole('button', { name: /^On the chips and in the views/ }).click();
   await visits.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('group', { name: 'Site visits' })).toContainText('83 entries');
+  await expect(page.getByRole('group', { name: 'Site visits' })).toContainText('87 entries');
   await openPlan(page, '/?date=2027-03-09');
   await expect(card(page, /Gull Point inspection/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'More for Site visits' })).toHaveCount(0);

@@ -10,6 +10,7 @@ import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { DAY, parseDate } from '@/core/time/civil';
 import { compareLibraries } from './benchRecurrence';
 import { measureReminders } from './benchReminders';
+import { measureTidy } from './benchTidy';
 
 /** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
 const ZONE = 'Europe/Lisbon';
@@ -38,7 +39,8 @@ const recordsOf = (entries: readonly Entry[]): Pick<State, 'entries'> => ({
 });
 
 async function main(): Promise<void> {
-  const { entries } = makeLarge();
+  const large = makeLarge();
+  const { entries } = large;
   const series = entries.filter((entry) => entry.recurrence);
   console.log(`large set: ${entries.length} entries, ${series.length} of them series`);
   const all = new OccurrenceIndex();
@@ -100,6 +102,7 @@ async function main(): Promise<void> {
     for (let day = today - 1; day < today + 6; day++) layoutDay(occurrences, day, scale);
   });
   measureReminders(entries, ZONE, measure);
+  await measureTidy(large, state, ZONE, today, (what, result) => rows.push({ what, result }));
   const ten = entries.slice(0, 10_000);
   let text = '';
   measure('write 10,000 events as iCalendar', 1, () => (text = writeCalendarFile(ten)));

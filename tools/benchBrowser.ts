@@ -4,6 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import { launchOptions } from '../playwright.config';
+import { measureTidyPlace } from './benchBrowserTidy';
 
 /** Measures the built application in Chromium, on the demo and on the large set, and prints a table. */
 const PORT = 4390;
@@ -257,6 +258,8 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     console.log(`  a change, until another tab shows it          ${both(single.shown)}`);
     const held = await timeKept(page, other, ear, 2 * STEPS, 25);
     console.log(`  changes by a held key, until the log has them ${both(held.kept)}`);
+    for (const [what, times] of await measureTidyPlace(page, `http://127.0.0.1:${port}`))
+      console.log(`  ${what.padEnd(46)}${both([...times])}`);
   } finally {
     await browser.close();
     server.kill();

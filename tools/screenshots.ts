@@ -8,39 +8,6 @@ const PORT = 4395;
 const ADDRESS = `http://127.0.0.1:${PORT}`;
 const FOLDER = 'docs/screenshots';
 
-/** A file with a few faults, for the import's preview. */
-const FILE = [
-  'BEGIN:VCALENDAR',
-  'VERSION:2.0',
-  'PRODID:-//Fennick//Stores//EN',
-  'X-WR-CALNAME:Stores and boats',
-  ...['Rope delivery', 'Paint count', 'Lamp oil'].flatMap((title, index) => [
-    'BEGIN:VEVENT',
-    `UID:${index}@stores`,
-    `DTSTART;TZID=Atlantic/Azores:202703${10 + index}T100000`,
-    'DURATION:PT1H',
-    `SUMMARY:${title}`,
-    'END:VEVENT',
-  ]),
-  'BEGIN:VEVENT',
-  'UID:4@stores',
-  'DTSTART:20270311T080000Z',
-  'RRULE:FREQ=WEEKLY;BYDAY=TH',
-  'SUMMARY:Stock list',
-  'END:VEVENT',
-  'BEGIN:VEVENT',
-  'UID:5@stores',
-  'DTSTART:2027031xT080000Z',
-  'SUMMARY:Boat wash',
-  'END:VEVENT',
-  'BEGIN:VTODO',
-  'UID:6@stores',
-  'SUMMARY:Buy rope',
-  'END:VTODO',
-  'END:VCALENDAR',
-  '',
-].join('\r\n');
-
 async function picture(
   browser: Browser,
   name: string,
@@ -151,22 +118,15 @@ async function main(): Promise<void> {
       }
       await page.getByTestId('preview-rows').waitFor();
     });
-    await picture(browser, 'import-wide', false, '/setup', async (page) => {
-      const [chooser] = await Promise.all([
-        page.waitForEvent('filechooser'),
-        page.getByRole('button', { name: 'Import a file' }).click(),
-      ]);
-      await chooser.setFiles({ name: 'stores.ics', mimeType: 'text/calendar', buffer: Buffer.from(FILE) });
-      await page.getByRole('button', { name: /^Import \d+ entr/ }).waitFor();
+    await picture(browser, 'checks-wide', false, '/tidy?part=checks', async (page) => {
+      await page.getByTestId('fix-safe').click();
+      await page.getByTestId('preview-rows').waitFor();
+    });
+    await picture(browser, 'hours-phone', true, '/tidy?part=hours&span=month', async (page) => {
+      await page.getByTestId('hours-chart').waitFor();
     });
     await picture(browser, 'setup-wide', false, '/setup', async (page) => {
       await page.getByRole('heading', { name: 'Calendars' }).waitFor();
-    });
-    await picture(browser, 'publish-wide', false, '/setup', async (page) => {
-      await page.getByRole('button', { name: 'More for Meetings' }).click();
-      await page.getByRole('menuitem', { name: /^Publish/ }).click();
-      await page.getByRole('radio', { name: 'Titles' }).click();
-      await page.getByText('Keeper rota call').first().waitFor();
     });
   } finally {
     await browser.close();

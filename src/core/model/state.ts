@@ -49,6 +49,8 @@ export const Session = z.object({
   folded: z.array(z.enum(FOLDABLE)).optional(),
   /** How the columns of Tidy's table stand. */
   tableColumns: TableColumns.optional(),
+  /** How much Tidy's checks found, and when they last looked. */
+  findings: z.object({ count: z.number().int().min(0), at: z.number() }).optional(),
 });
 export type Session = z.infer<typeof Session>;
 

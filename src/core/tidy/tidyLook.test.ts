@@ -66,3 +66,20 @@ test('a time is looked at by as many columns as say something', () => {
   expect(stepFor(365, 'day')).toBe('month');
   expect(stepFor(28, 'day')).toBe('day');
 });
+
+test('a period is that of its set, and steps go from one to the next; at the ends of a list it stays', () => {
+  const rule = {
+    kind: 'list' as const,
+    periods: [
+      { name: 'One', first: '2027-03-01', last: '2027-04-04' },
+      { name: 'Two', first: '2027-04-05', last: '2027-05-09' },
+    ],
+  };
+  const day = parseDate('2027-03-09');
+  const days = daysOfSpan('period', day, 1, rule)!;
+  expect([dateString(days.first), dateString(days.end)]).toEqual(['2027-03-01', '2027-04-05']);
+  expect(dateString(dayOfNextSpan('period', day, 1, 1, rule))).toBe('2027-04-05');
+  expect(dayOfNextSpan('period', day, 1, -1, rule)).toBe(day);
+  // Without a set its month stands for it.
+  expect(daysOfSpan('period', day, 1)).toEqual(daysOfSpan('month', day, 1));
+});

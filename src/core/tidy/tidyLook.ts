@@ -1,4 +1,6 @@
-import { HOURS_BY, HOURS_STEPS, type HoursBy, type HoursStep } from './hours/hoursQuery';
+import type { PeriodRule } from '../model/periodSet';
+import { periodAt, periodBeside } from '../time/periods';
+import { type DayRange, HOURS_BY, HOURS_STEPS, type HoursBy, type HoursStep } from './hours/hoursQuery';
 import { civilDate, dayNumber, daysInMonth, startOfWeek } from '../time/civil';
 import {
   TABLE_COLUMNS,
@@ -13,7 +15,7 @@ export const TIDY_PARTS = ['entries', 'checks', 'hours', 'bin', 'history'] as co
 export type TidyPart = (typeof TIDY_PARTS)[number];
 
 /** Which time the table is about: so much of it around a day, a period of a set, or all. */
-export const SPANS = ['week', 'four', 'month', 'quarter', 'year', 'all'] as const;
+export const SPANS = ['week', 'four', 'month', 'quarter', 'year', 'period', 'all'] as const;
 export type Span = (typeof SPANS)[number];
 
 /** How Tidy looks at the entries, beside what Plan's filter leaves out. */
@@ -87,26 +89,40 @@ export function writeTidyLook(look: TidyLook): TidyParameters {
 
 const MONTHS = { month: 1, quarter: 3, year: 12 } as const;
 
-/** The days of a span around a day, half-open; undefined for all time. */
+/**
+ * The days of a span around a day, half-open; undefined for all time.
+ * @param rule of the period set whose period holds the day; without one, its month stands for it
+ */
 export function daysOfSpan(
   span: Span,
   day: number,
   weekStart: number,
-): { readonly first: number; readonly end: number } | undefined {
+  rule?: PeriodRule,
+): DayRange | undefined {
   if (span === 'all') return undefined;
   if (span === 'week' || span === 'four') {
     const first = startOfWeek(day, weekStart);
     return { first, end: first + (span === 'week' ? 7 : 28) };
   }
-  const months = MONTHS[span];
+  const period = span === 'period' && rule ? periodAt(rule, day) : undefined;
+  if (period) return { first: period.first, end: period.end };
+  const months = MONTHS[span === 'period' ? 'month' : span];
   const { year, month } = civilDate(day);
   const from = month - ((month - 1) % months);
   const last = from + months - 1;
   return { first: dayNumber(year, from, 1), end: dayNumber(year, last, daysInMonth(year, last)) + 1 };
 }
 
-/** A day of the span before or after that of a day. */
-export function dayOfNextSpan(span: Span, day: number, weekStart: number, by: 1 | -1): number {
+/** A day of the span before or after that of a day; the day itself where there is no other. */
+export function dayOfNextSpan(
+  span: Span,
+  day: number,
+  weekStart: number,
+  by: 1 | -1,
+  rule?: PeriodRule,
+): number {
+  const period = span === 'period' && rule ? periodAt(rule, day) : undefined;
+  if (rule && period) return periodBeside(rule, period, by)?.first ?? day;
   const days = daysOfSpan(span, day, weekStart);
   if (!days) return day;
   return by === 1 ? days.end : days.first - (span === 'four' ? 28 : 1);

@@ -178,6 +178,11 @@ function Preview({ preview, outcome, setOutcome, without, setWithout, onScope }:
           {problemText(preview.problem)}
         </AppText>
       ) : null}
+      {preview.kind === 'failed' ? (
+        <AppText role="alert" tone="error">
+          {said.failed}
+        </AppText>
+      ) : null}
       {preview.kind === 'none' || preview.kind === 'working' ? (
         <AppText tone="quiet">{said.working}</AppText>
       ) : null}

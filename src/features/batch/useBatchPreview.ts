@@ -16,6 +16,8 @@ import { remindersQuery, useOpenStore, useSnapshot } from '@/store';
 /** What a batch change would do, as far as it has been worked out. */
 export type BatchPreview =
   | { readonly kind: 'none' }
+  /** It could not be worked out: nothing has changed. */
+  | { readonly kind: 'failed' }
   | { readonly kind: 'problem'; readonly problem: BatchProblem }
   | { readonly kind: 'working'; readonly done: number; readonly all: number }
   | {
@@ -77,7 +79,12 @@ export function useBatchPreview(
         .catch(() => []);
       if (!isOver) setPreview({ kind: 'done', ...result, overlaps });
     };
-    void workOut();
+    workOut().catch((error: unknown) => {
+      if (isOver) return;
+      setPreview({ kind: 'failed' });
+      // Whoever looks into it finds what it was.
+      console.error(error);
+    });
     return () => {
       isOver = true;
     };

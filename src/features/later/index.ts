@@ -11,4 +11,4 @@ export { NewVersionLine } from '@/features/offline';
 export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';
 export { SetupScreen } from '@/features/setup';
-export { TidyScreen } from '@/features/tidy';
+export { CheckHost, TidyScreen } from '@/features/tidy';

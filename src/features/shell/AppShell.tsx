@@ -28,6 +28,7 @@ const reminderHost = later(() => import('@/features/later').then((module) => mod
 const feedHost = later(() => import('@/features/later').then((module) => module.FeedHost));
 const publishHost = later(() => import('@/features/later').then((module) => module.PublishHost));
 const messageHost = later(() => import('@/features/later').then((module) => module.MessageHost));
+const checkHost = later(() => import('@/features/later').then((module) => module.CheckHost));
 const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
@@ -61,7 +62,7 @@ function usePreload(): boolean {
         preloadZoneSettings(),
         preloadDesk(),
         preloadInterchange(),
-        ...[feedHost, publishHost, reminderHost, messageHost, newVersion].map(({ fetchAhead }) =>
+        ...[feedHost, publishHost, reminderHost, messageHost, checkHost, newVersion].map(({ fetchAhead }) =>
           fetchAhead(),
         ),
         calendarFiles().write([], undefined, NOTHING),
@@ -145,6 +146,7 @@ export function AppShell({ children }: { children: ReactNode }) {
           <feedHost.Later />
           <publishHost.Later />
           <messageHost.Later />
+          <checkHost.Later />
         </Suspense>
       ) : null}
     </View>

@@ -12,9 +12,9 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
 type PlacePath = '/' | '/tidy' | '/setup';
-const PLACES: { path: PlacePath; icon: IconName; label: string }[] = [
+const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: true }[] = [
   { path: '/', icon: 'view-week-outline', label: words.places.plan },
-  { path: '/tidy', icon: 'broom', label: words.places.tidy },
+  { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: true },
   { path: '/setup', icon: 'tune-variant', label: words.places.setup },
 ];
 
@@ -28,6 +28,7 @@ export function Places({ wide }: { wide: boolean }) {
   const pathname = usePathname();
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
+  const findings = useSnapshot(({ state }) => state.sessions.get('session')?.findings?.count ?? 0);
   // The places share the address's state, so that one comes back to what one saw.
   const { calendar: _, section: __, ...parameters } = useGlobalSearchParams<Record<string, string>>();
   return (
@@ -47,7 +48,7 @@ export function Places({ wide }: { wide: boolean }) {
           </TitleText>
         </View>
       ) : null}
-      {PLACES.map(({ path, icon, label }) => {
+      {PLACES.map(({ path, icon, label, counts }) => {
         const isHere = pathname === path;
         return (
           <PlaceLink
@@ -55,6 +56,7 @@ export function Places({ wide }: { wide: boolean }) {
             path={path}
             parameters={parameters}
             label={label}
+            count={counts ? findings : 0}
             isHere={isHere}
             placeStyle={placeStyle}
             icon={icon}
@@ -110,6 +112,7 @@ function PlaceLink({
   path,
   parameters,
   label,
+  count,
   isHere,
   placeStyle,
   icon,
@@ -117,6 +120,8 @@ function PlaceLink({
   path: PlacePath;
   parameters: { [x: string]: string };
   label: string;
+  /** How much waits there. */
+  count: number;
   isHere: boolean;
   placeStyle: StyleProp<ViewStyle>;
   icon: IconName;
@@ -125,7 +130,7 @@ function PlaceLink({
   return (
     <Link href={{ pathname: path, params: parameters }} asChild>
       <Pressable
-        aria-label={label}
+        aria-label={count > 0 ? words.places.counted(label, count) : label}
         {...({ 'aria-current': isHere ? 'page' : undefined } as object)}
         style={StyleSheet.flatten([placeStyle, isHere ? { backgroundColor: colours.page } : null])}
       >
@@ -135,7 +140,7 @@ function PlaceLink({
           weight={isHere ? '700' : '500'}
           colour={isHere ? colours.ink : colours.onPrimary}
         >
-          {label}
+          {count > 0 ? `${label} ${count}` : label}
         </AppText>
       </Pressable>
     </Link>

@@ -1,14 +1,15 @@
 import { useMemo } from 'react';
-import { daysOfSpan, type TidyLook } from '@/core/tidy/tidyLook';
+import type { TidyLook } from '@/core/tidy/tidyLook';
 import type { TableColumn, TableQuery } from '@/core/tidy/table/tableQuery';
 import type { PaperTable } from '@/features/print';
 import { usePlanAddress } from '@/features/workspace';
-import { useCalendars, useEngineAnswer, useSettings } from '@/store';
+import { useCalendars, useEngineAnswer } from '@/store';
 import { rangeText } from '@/ui/dates';
 import { filterText } from '@/ui/filterText';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import { PaperLayer } from './PaperLayer';
+import { useSpan } from './useSpan';
 import { cellText, type CellNames, groupText } from './table/cells';
 import { sumsText } from './table/SumsLine';
 import type { Columns } from './table/useColumns';
@@ -37,7 +38,7 @@ function usePaperTable({ look, query, columns }: Omit<TidyPrintProps, 'onClose'>
   failed: boolean;
 } {
   const { address } = usePlanAddress();
-  const { weekStart } = useSettings();
+  const { days } = useSpan(look.span);
   const calendars = useCalendars();
   const { data, isError } = useEngineAnswer(['tableRows', query, 0, MOST]);
   const shown = JSON.stringify(
@@ -50,7 +51,6 @@ function usePaperTable({ look, query, columns }: Omit<TidyPrintProps, 'onClose'>
       zone: query.zone,
     };
     const printed = JSON.parse(shown) as [TableColumn, number][];
-    const days = daysOfSpan(look.span, address.day, weekStart);
     const off = address.hidden.length;
     return {
       title: days ? rangeText(days.first, days.end - 1, true) : tidyWords.spans.all,
@@ -79,6 +79,6 @@ function usePaperTable({ look, query, columns }: Omit<TidyPrintProps, 'onClose'>
             },
       ),
     };
-  }, [data, shown, calendars, query, look, address, weekStart]);
+  }, [data, shown, calendars, query, look, address, days]);
   return { table, failed: isError };
 }

@@ -1,9 +1,8 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
-import { dayOfNextSpan, daysOfSpan, SPANS, type TidyLook } from '@/core/tidy/tidyLook';
+import { SPANS, type TidyLook } from '@/core/tidy/tidyLook';
 import { usePlanAddress, workspace } from '@/features/workspace';
-import { useSettings } from '@/store';
 import { rangeText } from '@/ui/dates';
 import { filterText } from '@/ui/filterText';
 import { AppText } from '@/ui/primitives/AppText';
@@ -13,6 +12,7 @@ import { TextField } from '@/ui/primitives/TextField';
 import { space, WIDE } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
+import { useSpan } from './useSpan';
 import type { useTidyAddress } from './useTidyAddress';
 
 /** So long nothing is typed before it is looked for, in milliseconds. */
@@ -108,10 +108,9 @@ function FindField({
 
 /** The time that the table is about, and steps to the one before and after. */
 export function SpanFields({ look: { span }, show }: Pick<TidyToolsProps, 'look' | 'show'>) {
-  const { address, to } = usePlanAddress();
-  const { weekStart } = useSettings();
-  const days = daysOfSpan(span, address.day, weekStart);
-  const step = (by: 1 | -1) => to({ day: dayOfNextSpan(span, address.day, weekStart, by) });
+  const { to } = usePlanAddress();
+  const { days, beside, rule } = useSpan(span);
+  const step = (by: 1 | -1) => to({ day: beside(by) });
   return (
     <View style={styles.span}>
       {days ? <Button icon="arrow-left" iconOnly label={tidyWords.back} onPress={() => step(-1)} /> : null}
@@ -120,7 +119,7 @@ export function SpanFields({ look: { span }, show }: Pick<TidyToolsProps, 'look'
           label={tidyWords.span}
           hideLabel
           value={span}
-          options={SPANS.map((value) => ({
+          options={SPANS.filter((value) => value !== 'period' || rule).map((value) => ({
             value,
             label:
               value === span && days ? rangeText(days.first, days.end - 1, true) : tidyWords.spans[value],

@@ -1,1 +1,2 @@
+export { CheckHost } from './checks/CheckHost';
 export { TidyScreen } from './TidyScreen';

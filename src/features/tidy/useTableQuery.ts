@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
-import { daysOfSpan, type TidyLook } from '@/core/tidy/tidyLook';
+import type { TidyLook } from '@/core/tidy/tidyLook';
 import type { TableQuery } from '@/core/tidy/table/tableQuery';
 import { periodsTouching } from '@/core/time/periods';
 import { usePlanAddress } from '@/features/workspace';
-import { useCalendars, useNow, usePeriodSets, useSettings } from '@/store';
+import { useCalendars, useNow, useSettings } from '@/store';
+import { useSpan } from './useSpan';
 
 const NOTHING: readonly string[] = [];
 /** The moment that words are looked for from moves so often, in milliseconds: the table need not with every minute. */
@@ -16,15 +17,13 @@ export function useTableQuery(
   unfolded: readonly string[] = NOTHING,
 ): TableQuery {
   const { address } = usePlanAddress();
-  const { workingPattern, weekStart } = useSettings();
+  const { workingPattern } = useSettings();
   const calendars = useCalendars();
-  const sets = usePeriodSets();
+  const { days, rule } = useSpan(look.span);
   const now = Math.floor(useNow() / MOVES_EVERY) * MOVES_EVERY;
-  const { day, zone, filter, hidden, showCancelled, periodSetId } = address;
+  const { zone, filter, hidden, showCancelled } = address;
   return useMemo(() => {
-    const days = daysOfSpan(look.span, day, weekStart);
-    const set = sets.find(({ id }) => id === periodSetId) ?? sets[0];
-    const periods = set && days ? periodsTouching(set.rule, days.first, days.end) : [];
+    const periods = rule && days ? periodsTouching(rule, days.first, days.end) : [];
     return {
       zone,
       now,
@@ -49,16 +48,14 @@ export function useTableQuery(
     };
   }, [
     look,
-    day,
+    days,
+    rule,
     zone,
     filter,
     hidden,
     showCancelled,
-    periodSetId,
     workingPattern,
-    weekStart,
     calendars,
-    sets,
     now,
     folded,
     unfolded,

@@ -161,6 +161,7 @@ export const batchWords = {
   },
   preview: {
     title: 'What this would do',
+    failed: 'This could not be worked out. Nothing has changed; take a step out and try again.',
     working: 'Working it out',
     changed: (count: number) => `${count} change`,
     unchanged: (count: number) => `${count} stay as they are`,

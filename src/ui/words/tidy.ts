@@ -17,6 +17,7 @@ export const tidyWords = {
     month: 'A month',
     quarter: 'A quarter',
     year: 'A year',
+    period: 'A period',
     all: 'All time',
   },
   back: 'Earlier',

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { settleFindings, unsettleFindings } from '@/core/change/fineChanges';
 import { targetOfKey } from '@/core/change/target';
@@ -13,6 +13,7 @@ import { space, WIDE } from '@/ui/theme/tokens';
 import { checkWords as said } from '@/ui/words/checks';
 import { CheckGroup } from './CheckGroup';
 import type { FindingDeed } from './FindingRow';
+import { noteFindings } from './noteFindings';
 import { useFindings } from './useFindings';
 import { useReasons } from './useReasons';
 
@@ -30,7 +31,12 @@ const STEPS: Readonly<Partial<Record<string, number>>> = { ArrowDown: 1, ArrowUp
 
 /** What the checks found, the weightiest first: each is fixed, left as it is, skipped or opened. */
 export function ChecksPart() {
-  const { findings, counts, fine, isKnown, failed, retry } = useFindings();
+  const { findings, counts, total, fine, isKnown, isLooking, failed, retry } = useFindings();
+  const { store } = useOpenStore();
+  const { context } = useCommands();
+  useEffect(() => {
+    if (isKnown && !isLooking) noteFindings(store, total, context());
+  }, [isKnown, isLooking, total, store, context]);
   const [skipped, setSkipped] = useState(NONE);
   const [pages, setPages] = useState<ReadonlyMap<CheckName, number>>(new Map());
   const [activeId, setActive] = useState<string>();

@@ -43,6 +43,8 @@ export function useFindings() {
   return {
     findings,
     counts: data?.counts ?? {},
+    /** Of all checks, also what is not listed. */
+    total: Object.values(data?.counts ?? {}).reduce((sum, count) => sum + count, 0),
     fine: fineFindings.size,
     isKnown: data !== undefined,
     isLooking: isFetching,

@@ -144,9 +144,8 @@ function HoursTools({
 /** All hours in words, and beside those of the time before. */
 function HoursTotals({ answer, query }: Shown) {
   const { minutes, each, before } = answer;
-  const range = rangeText(query.before!.first, query.before!.end - 1, false);
   const change = Math.round(minutes - before);
-  const than =
+  const than = (range: string): string =>
     change === 0
       ? said.than.same(range)
       : change > 0
@@ -158,7 +157,10 @@ function HoursTotals({ answer, query }: Shown) {
         {said.total(length(minutes))}
       </AppText>
       <AppText tone="quiet" figures>
-        {[Math.round(each) === Math.round(minutes) ? '' : said.each(length(each)), than]
+        {[
+          Math.round(each) === Math.round(minutes) ? '' : said.each(length(each)),
+          query.before ? than(rangeText(query.before.first, query.before.end - 1, false)) : '',
+        ]
           .filter(Boolean)
           .join(' · ')}
       </AppText>

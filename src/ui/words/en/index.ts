@@ -8,7 +8,13 @@ import { viewsWords } from './views';
 export const en = {
   product: 'Orderly Week',
   initials: 'OW',
-  places: { plan: 'Plan', tidy: 'Tidy', setup: 'Setup', navigation: 'Places' },
+  places: {
+    plan: 'Plan',
+    tidy: 'Tidy',
+    setup: 'Setup',
+    navigation: 'Places',
+    counted: (place: string, count: number) => `${place}, ${count} found`,
+  },
   actions: {
     save: 'Save',
     cancel: 'Cancel',

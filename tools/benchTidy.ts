@@ -1,0 +1,144 @@
+import { previewBatch } from '@/core/change/batch/batchRun';
+import type { BatchStep } from '@/core/model/batchStep';
+import type { CalendarEvent } from '@/core/model/entry';
+import { NO_FILTER } from '@/core/model/look';
+import type { State } from '@/core/model/state';
+import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntrySearch } from '@/core/search/entrySearch';
+import { runChecks } from '@/core/tidy/checks/runChecks';
+import { hoursOf } from '@/core/tidy/hours/hours';
+import { EntryTable } from '@/core/tidy/table/entryTable';
+import type { TableQuery } from '@/core/tidy/table/tableQuery';
+import { DAY, parseDate } from '@/core/time/civil';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
+import type { DemoData } from '../demo/makeDemo';
+import { labelledDoubles, pairOf, scoreOf } from '../testing/labelledDoubles';
+
+/** Writes down how long something took. */
+type Note = (what: string, result: string) => void;
+
+async function timed(note: Note, what: string, task: () => unknown): Promise<void> {
+  const start = performance.now();
+  await task();
+  note(what, `${(performance.now() - start).toFixed(0)} ms`);
+}
+
+const queryOf = (calendars: DemoData['calendars'], zone: string, now: number) => ({
+  zone,
+  now,
+  workingPattern: standardWorkingPattern,
+  fine: [],
+  calendars: calendars.map(({ id, name, mark, colour, feed }) => ({
+    id,
+    name,
+    mark,
+    colour,
+    isClosed: feed !== undefined,
+    isFeed: feed !== undefined,
+    reminds: false,
+  })),
+});
+
+/** How well doubles are told from what only looks like them: both ask for 0.98 and 0.95. */
+async function scoreDoubles(note: Note, zone: string, now: number): Promise<void> {
+  const { events, pairs } = labelledDoubles(3_000);
+  const found: string[] = [];
+  // In parts, since of one check so many findings are listed at most.
+  for (let from = 0; from < events.length; from += 1_000) {
+    const index = new OccurrenceIndex();
+    index.load(events.filter((_, at) => at >= from && at < from + 1_000));
+    const answer = await runChecks(index, {
+      ...queryOf([], zone, now),
+      calendars: ['meetings', 'desk'].map((id) => ({
+        id,
+        name: id,
+        mark: id.slice(0, 2).toUpperCase(),
+        colour: 'pine' as const,
+        isClosed: false,
+        isFeed: false,
+        reminds: false,
+      })),
+    });
+    for (const { check, keys } of answer!.findings)
+      if (check === 'same-uid' || check === 'double' || check === 'near-double')
+        found.push(pairOf(keys[0]!, keys[1]!));
+  }
+  const { recall, precision } = scoreOf(found, pairs);
+  note(
+    `doubles among ${events.length} entries, ${pairs.size} planted`,
+    `recall ${recall.toFixed(3)}, precision ${precision.toFixed(3)}`,
+  );
+}
+
+/** Measures what Tidy asks of the engine and of changes: the table, changes to many, the checks, the hours. */
+export async function measureTidy(
+  { calendars, entries }: DemoData,
+  state: State,
+  zone: string,
+  today: number,
+  note: Note,
+): Promise<void> {
+  const index = new OccurrenceIndex();
+  index.load(entries);
+  const table = new EntryTable(index, new EntrySearch(index));
+  const now = today * DAY;
+  const query: TableQuery = {
+    zone,
+    now,
+    workingPattern: standardWorkingPattern,
+    as: 'entries',
+    text: '',
+    filter: NO_FILTER,
+    withoutCancelled: false,
+    hiddenCalendarIds: [],
+    calendars: calendars.map(({ id, name, mark, feed }) => ({ id, name, mark, isFeed: feed !== undefined })),
+    sort: [{ column: 'start', descending: false }],
+    periods: [],
+    folded: [],
+    unfolded: [],
+  };
+  await timed(note, 'the table of all entries, its first rows', () => table.rows(query, 0, 120));
+  for (const column of ['title', 'place', 'length'] as const)
+    await timed(note, `sorted by ${column}`, () =>
+      table.rows({ ...query, sort: [{ column, descending: false }] }, 0, 120),
+    );
+  await timed(note, 'gathered by calendar', () => table.rows({ ...query, group: 'calendar' }, 0, 120));
+  const steps: BatchStep[] = [
+    { kind: 'categories', how: 'add', names: ['spring'] },
+    { kind: 'trim', minutes: 5 },
+  ];
+  const targets = entries
+    .filter(({ seriesId }: CalendarEvent) => seriesId === undefined)
+    .slice(0, 5_000)
+    .map(({ id }) => ({ entryId: id }));
+  let fresh = 0;
+  await timed(note, 'preview of a change to 5,000 entries, two steps', () =>
+    previewBatch(
+      state,
+      [{ targets, steps }],
+      { scopeOf: () => 'every' },
+      {
+        now,
+        newId: () => `batch ${fresh++}`,
+        zone,
+      },
+    ),
+  );
+  for (const run of ['first', 'again'])
+    await timed(note, `all checks, ${run}`, () => runChecks(index, queryOf(calendars, zone, now)));
+  for (const run of ['first', 'again'])
+    await timed(note, `hours of a year by calendar, ${run}`, () =>
+      hoursOf(index, {
+        range: { first: parseDate('2027-01-01'), end: parseDate('2028-01-01') },
+        zone,
+        weekStart: 1,
+        by: 'calendar',
+        step: 'month',
+        counted: ['busy', 'away'],
+        filter: NO_FILTER,
+        hiddenCalendarIds: [],
+        workingPattern: standardWorkingPattern,
+      }),
+    );
+  await scoreDoubles(note, zone, now);
+}
