@@ -93,10 +93,10 @@ interface Sums {
  * @param taken in any order
  * @param cuts in order, from the first instant to the last
  */
-function eachStretch(
-  taken: readonly Taken[],
+function eachStretch<Item extends { readonly start: number; readonly end: number }>(
+  taken: readonly Item[],
   cuts: readonly number[],
-  found: (from: number, to: number, running: ReadonlySet<Taken>, cut: number) => void,
+  found: (from: number, to: number, running: ReadonlySet<Item>, cut: number) => void,
 ): void {
   const edges = [
     ...taken.flatMap((each) => [
@@ -105,7 +105,7 @@ function eachStretch(
     ]),
     ...cuts.map((at) => ({ at, each: undefined, isStart: false })),
   ].sort((a, b) => a.at - b.at);
-  const running = new Set<Taken>();
+  const running = new Set<Item>();
   let from = -Infinity;
   let cut = -1;
   for (const { at, each, isStart } of edges) {
@@ -125,17 +125,19 @@ export function hoursOf(index: OccurrenceIndex, query: HoursQuery): HoursAnswer 
   const sums = gather(taken, query, range, columns);
   const earlier = before ? gather(takenIn(index, query, before), query, before, [before]) : undefined;
   const minutesOf = (milliseconds: number): number => milliseconds / MINUTE;
-  const rows = [...new Set([...sums.byKey.keys(), ...(earlier?.byKey.keys() ?? [])])].map((key): HoursRow => {
-    const own = sums.byKey.get(key);
-    return {
-      key,
-      minutes: minutesOf(own?.shared ?? 0),
-      each: minutesOf(own?.each ?? 0),
-      before: minutesOf(earlier?.byKey.get(key)?.shared ?? 0),
-      wholeDays: own?.wholeDays ?? 0,
-      columns: own?.columns.map(minutesOf) ?? columns.map(() => 0),
-    };
-  });
+  const rows = [...new Set([...sums.byKey.keys(), ...(earlier?.byKey.keys() ?? [])])]
+    .map((key): HoursRow => {
+      const own = sums.byKey.get(key);
+      return {
+        key,
+        minutes: minutesOf(own?.shared ?? 0),
+        each: minutesOf(own?.each ?? 0),
+        before: minutesOf(earlier?.byKey.get(key)?.shared ?? 0),
+        wholeDays: own?.wholeDays ?? 0,
+        columns: own?.columns.map(minutesOf) ?? columns.map(() => 0),
+      };
+    })
+    .filter((row) => row.minutes > 0 || row.before > 0 || row.wholeDays > 0);
   return {
     rows:
       by === 'weekday'
@@ -171,9 +173,17 @@ function gather(
   columns.forEach(({ first, end }, at) => {
     for (let day = first; day < end; day++) columnOf[day - range.first] = at;
   });
-  const keysOn = (each: Taken, day: number): readonly string[] =>
-    by === 'weekday' ? [String(weekdayOf(day))] : each.keys;
-  const timed = taken.filter(({ occurrence }) => !occurrence.allDay);
+  const ofDay = cuts.map((_, index) =>
+    by === 'weekday' && index < cuts.length - 1 ? [sumsOf(String(weekdayOf(range.first + index)))] : [],
+  );
+  // Whose sums they are is looked up once for each, and not at every stretch.
+  const summed = taken.map(({ occurrence, start, end, keys }) => ({
+    occurrence,
+    start,
+    end,
+    sums: by === 'weekday' ? undefined : keys.map(sumsOf),
+  }));
+  const timed = summed.filter(({ occurrence }) => !occurrence.allDay);
   const perColumn = columns.map(() => 0);
   let once = 0;
   let all = 0;
@@ -184,22 +194,22 @@ function gather(
     perColumn[column]! += length;
     for (const each of running) {
       all += length;
-      const keys = keysOn(each, range.first + cut);
+      const sumsOfEach = each.sums ?? ofDay[cut]!;
       // A person had all of the time that others had, too.
-      const share = by === 'person' ? length : length / running.size / keys.length;
-      for (const key of keys) {
-        const sums = sumsOf(key);
+      const share = by === 'person' ? length : length / running.size / sumsOfEach.length;
+      for (const sums of sumsOfEach) {
         sums.shared += share;
         sums.each += length;
         sums.columns[column]! += share;
       }
     }
   });
-  for (const each of taken) {
-    if (!each.occurrence.allDay) continue;
-    const first = Math.max(range.first, Math.floor(each.occurrence.startWall / DAY));
-    const end = Math.min(range.end, Math.ceil(each.occurrence.endWall / DAY));
-    for (let day = first; day < end; day++) for (const key of keysOn(each, day)) sumsOf(key).wholeDays++;
+  for (const { occurrence, sums: own } of summed) {
+    if (!occurrence.allDay) continue;
+    const first = Math.max(range.first, Math.floor(occurrence.startWall / DAY));
+    const end = Math.min(range.end, Math.ceil(occurrence.endWall / DAY));
+    for (let day = first; day < end; day++)
+      for (const sums of own ?? ofDay[day - range.first]!) sums.wholeDays++;
   }
   return { byKey, perColumn, once, each: all };
 }
