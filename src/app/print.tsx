@@ -1,13 +1,10 @@
-import { lazy, Suspense } from 'react';
-
-const PrintScreen = lazy(() =>
-  import('@/features/print').then((module) => ({ default: module.PrintScreen })),
-);
+import { Suspense } from 'react';
+import { printScreen } from '@/features/shell';
 
 export default function Print() {
   return (
     <Suspense fallback={null}>
-      <PrintScreen />
+      <printScreen.Later />
     </Suspense>
   );
 }

@@ -1,13 +1,10 @@
-import { lazy, Suspense } from 'react';
-
-const SetupScreen = lazy(() =>
-  import('@/features/later').then((module) => ({ default: module.SetupScreen })),
-);
+import { Suspense } from 'react';
+import { setupScreen } from '@/features/shell';
 
 export default function Setup() {
   return (
     <Suspense fallback={null}>
-      <SetupScreen />
+      <setupScreen.Later />
     </Suspense>
   );
 }

@@ -1,12 +1,11 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { PlanSheets, PlanSide, PresetsButton } from '@/features/plan';
-
-const TidyScreen = lazy(() => import('@/features/later').then((module) => ({ default: module.TidyScreen })));
+import { tidyScreen } from '@/features/shell';
 
 export default function Tidy() {
   return (
     <Suspense fallback={null}>
-      <TidyScreen SidePanel={PlanSide} Sheets={PlanSheets} Presets={PresetsButton} />
+      <tidyScreen.Later SidePanel={PlanSide} Sheets={PlanSheets} Presets={PresetsButton} />
     </Suspense>
   );
 }

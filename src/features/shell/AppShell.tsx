@@ -18,6 +18,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
+import { printScreen, setupScreen, tidyScreen } from './placeScreens';
 import { ScopeSheet } from './ScopeSheet';
 import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
@@ -51,7 +52,6 @@ function usePreload(): boolean {
     }
     const preload = () => {
       void Promise.allSettled([
-        import('@/features/print'),
         keysSheet.fetchAhead(),
         changesSheet.fetchAhead(),
         preloadPanels(),
@@ -62,9 +62,17 @@ function usePreload(): boolean {
         preloadZoneSettings(),
         preloadDesk(),
         preloadInterchange(),
-        ...[feedHost, publishHost, reminderHost, messageHost, checkHost, newVersion].map(({ fetchAhead }) =>
-          fetchAhead(),
-        ),
+        ...[
+          feedHost,
+          publishHost,
+          reminderHost,
+          messageHost,
+          checkHost,
+          newVersion,
+          tidyScreen,
+          setupScreen,
+          printScreen,
+        ].map(({ fetchAhead }) => fetchAhead()),
         calendarFiles().write([], undefined, NOTHING),
       ]).then((parts) => {
         // What did not come is fetched when it is shown; what works on its own begins all the same.
