@@ -1,5 +1,3 @@
-import { plural } from './plural';
-
 /** The words of the hours: they come with Tidy. */
 export const hoursWords = {
   by: 'Told apart by',
@@ -7,7 +5,6 @@ export const hoursWords = {
   step: 'Each column is',
   steps: { day: 'a day', week: 'a week', month: 'a month' },
   counts: 'What counts',
-  nobody: 'Nobody else',
   none: {
     calendar: 'No calendar',
     category: 'No category',
@@ -29,12 +26,10 @@ export const hoursWords = {
   chartLabel: (title: string, parts: string) => `${title}: ${parts}`,
   part: (name: string, length: string) => `${name} ${length}`,
   head: {
-    name: 'Name',
     hours: 'Hours',
     each: 'Each counted',
     share: 'Share',
     before: 'Before',
-    change: 'Change',
     wholeDays: 'Whole days',
     time: 'Time',
     working: 'Working hours',
@@ -57,5 +52,4 @@ export const hoursWords = {
   print: 'Print',
   csvName: 'hours.csv',
   svgName: 'hours.svg',
-  times: (count: number) => plural(count, 'time'),
 } as const;

@@ -26,6 +26,8 @@ export class Checked {
   readonly today: number;
   private heads: readonly CalendarEvent[] | undefined;
   private occurrences: readonly Occurrence[] | undefined;
+  private next: readonly Occurrence[] | undefined;
+  private changed: ReadonlySet<string> | undefined;
 
   constructor(
     readonly index: OccurrenceIndex,
@@ -54,7 +56,14 @@ export class Checked {
 
   /** What of that begins from now on. */
   get coming(): readonly Occurrence[] {
-    return this.around.filter(({ start }) => start >= this.query.now);
+    this.next ??= this.around.filter(({ start }) => start >= this.query.now);
+    return this.next;
+  }
+
+  /** The ids of series that have changed occurrences: what goes with such a one is more than it says itself. */
+  get withChanged(): ReadonlySet<string> {
+    this.changed ??= new Set([...this.index.all()].flatMap(({ seriesId }) => seriesId ?? []));
+    return this.changed;
   }
 
   isClosed(event: Pick<CalendarEvent, 'calendarId'>): boolean {

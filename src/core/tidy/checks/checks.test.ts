@@ -577,3 +577,15 @@ test('a calendar that can’t be changed is left alone, and its double gives way
     ]),
   ).toEqual([]);
 });
+
+test('the double of a series is safe to put away, unless occurrences of it were changed', async () => {
+  const copy = { ...round, id: 'z copy', uid: round.uid };
+  const [plain] = await foundBy('same-uid', [round, copy]);
+  expect(plain).toMatchObject({ keys: ['round', 'z copy'], isSafe: true });
+  const [changed] = await foundBy('same-uid', [
+    round,
+    copy,
+    override({ seriesId: 'z copy', title: 'Long round' }),
+  ]);
+  expect(changed).toMatchObject({ keys: ['round', 'z copy'], isSafe: false });
+});

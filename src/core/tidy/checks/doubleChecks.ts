@@ -60,7 +60,12 @@ function doubled(
     fix: [{ keys: going.map(({ id }) => id), steps: [{ kind: 'delete' }] }],
     isSafe:
       check !== 'near-double' &&
-      going.every((event) => event.calendarId === kept.calendarId && addsNothing(kept, event)),
+      going.every(
+        (event) =>
+          event.calendarId === kept.calendarId &&
+          !checked.withChanged.has(event.id) &&
+          addsNothing(kept, event),
+      ),
   });
 }
 

@@ -17,7 +17,11 @@ function waysOf(
 ): Map<string, { name: string; events: CalendarEvent[] }[]> {
   const written = new Map<string, CalendarEvent[]>();
   for (const event of events)
-    for (const name of namesOf(event)) written.set(name, [...(written.get(name) ?? []), event]);
+    for (const name of namesOf(event)) {
+      const known = written.get(name);
+      if (known) known.push(event);
+      else written.set(name, [event]);
+    }
   const ways = [...written].map(([name, own]) => ({ name, events: own }));
   const groups = gathered(ways, ({ name }) => spelling(name) || undefined);
   for (const group of groups.values())

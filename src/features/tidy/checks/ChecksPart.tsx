@@ -98,7 +98,11 @@ export function ChecksPart() {
           {!isKnown
             ? said.looking
             : [
-                left.length === 0 && skipped.size + fine === 0 ? said.none : said.left(left.length),
+                left.length > 0
+                  ? said.left(left.length)
+                  : skipped.size + fine === 0
+                    ? said.none
+                    : said.noneLeft,
                 skipped.size > 0 ? said.skipped(skipped.size) : '',
                 fine > 0 ? said.fine(fine) : '',
               ]
