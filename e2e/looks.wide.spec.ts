@@ -56,7 +56,7 @@ test('the view is kept as a preset, applied, changed, renamed, put in order and 
   await list.getByRole('group', { name: 'Three weeks' }).getByRole('textbox').fill('Boat weeks');
   await list.getByRole('group', { name: 'Three weeks' }).getByRole('textbox').press('Enter');
   await expect(list.getByRole('group', { name: 'Boat weeks' })).toBeVisible();
-  await press(list.getByRole('button', { name: 'Open Plan with Boat weeks' }));
+  await press(list.getByRole('button', { name: 'Show Boat weeks at the start' }));
   await expectKept(page, 'startPresetId');
   await page.goto('/');
   await expect(page.getByTestId('week-day')).toHaveCount(21);

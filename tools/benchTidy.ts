@@ -5,11 +5,13 @@ import { NO_FILTER } from '@/core/model/look';
 import type { State } from '@/core/model/state';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { EntrySearch } from '@/core/search/entrySearch';
-import { runChecks } from '@/core/tidy/checks/runChecks';
+import { KeptChecks } from '@/core/tidy/checks/keptChecks';
 import { hoursOf } from '@/core/tidy/hours/hours';
 import { EntryTable } from '@/core/tidy/table/entryTable';
 import type { TableQuery } from '@/core/tidy/table/tableQuery';
-import { DAY, parseDate } from '@/core/time/civil';
+import type { CheckQuery } from '@/core/tidy/checks/finding';
+import { DAY, HOUR, parseDate } from '@/core/time/civil';
+import { atWall, wallOf } from '@/core/time/eventTime';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { DemoData } from '../demo/makeDemo';
 import { labelledDoubles, pairOf, scoreOf } from '../testing/labelledDoubles';
@@ -47,7 +49,7 @@ async function scoreDoubles(note: Note, zone: string, now: number): Promise<void
   for (let from = 0; from < events.length; from += 1_000) {
     const index = new OccurrenceIndex();
     index.load(events.filter((_, at) => at >= from && at < from + 1_000));
-    const answer = await runChecks(index, {
+    const answer = await new KeptChecks(index).run({
       ...queryOf([], zone, now),
       calendars: ['meetings', 'desk'].map((id) => ({
         id,
@@ -67,6 +69,29 @@ async function scoreDoubles(note: Note, zone: string, now: number): Promise<void
   note(
     `doubles among ${events.length} entries, ${pairs.size} planted`,
     `recall ${recall.toFixed(3)}, precision ${precision.toFixed(3)}`,
+  );
+}
+
+/** All checks over everything, and again after one entry has changed: a single one and a series by turns. */
+async function measureChecks(index: OccurrenceIndex, query: CheckQuery, note: Note): Promise<void> {
+  const kept = new KeptChecks(index);
+  await timed(note, 'all checks', () => kept.run(query));
+  const events = [...index.all()].filter(({ start }) => start.kind === 'zoned');
+  const times: number[] = [];
+  for (let run = 0; run < 40; run++) {
+    const own = run % 2 === 0 ? events.filter(({ recurrence }) => recurrence) : events;
+    const before = own[(run * 7919) % own.length]!;
+    const after = { ...before, end: atWall(before.end, wallOf(before.end) + HOUR) };
+    kept.touch(before.id, [before, after]);
+    index.put(after);
+    const start = performance.now();
+    await kept.run(query);
+    times.push(performance.now() - start);
+  }
+  times.sort((a, b) => a - b);
+  note(
+    'all checks after a change of one entry',
+    `median ${times[20]!.toFixed(0)} ms, 95th percentile ${times[38]!.toFixed(0)} ms`,
   );
 }
 
@@ -124,8 +149,7 @@ export async function measureTidy(
       },
     ),
   );
-  for (const run of ['first', 'again'])
-    await timed(note, `all checks, ${run}`, () => runChecks(index, queryOf(calendars, zone, now)));
+  await measureChecks(index, queryOf(calendars, zone, now), note);
   for (const run of ['first', 'again'])
     await timed(note, `hours of a year by calendar, ${run}`, () =>
       hoursOf(index, {

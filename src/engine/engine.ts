@@ -18,8 +18,9 @@ import {
 } from '@/core/schedule/occurrenceIndex';
 import { rangesOverlap } from '@/core/time/eventTime';
 import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/batch/newOverlaps';
-import type { CheckQuery } from '@/core/tidy/checks/finding';
-import { type Findings, runChecks } from '@/core/tidy/checks/runChecks';
+import { targetOfKey } from '@/core/change/target';
+import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
+import { type Findings, KeptChecks, type Progress } from '@/core/tidy/checks/keptChecks';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
 import { hoursOf } from '@/core/tidy/hours/hours';
 import type { HoursAnswer, HoursQuery } from '@/core/tidy/hours/hoursQuery';
@@ -86,6 +87,7 @@ export class Engine {
   private readonly index = new OccurrenceIndex();
   private readonly search = new EntrySearch(this.index);
   private readonly table = new EntryTable(this.index, this.search);
+  private readonly checks = new KeptChecks(this.index);
   private readonly reminders = new ReminderIndex();
   /** What falls due soon, for each question that is asked about it. */
   private readonly plans = new Map<string, ReminderPlan>();
@@ -99,6 +101,7 @@ export class Engine {
     this.table.reset();
     const entries = chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]);
     this.index.load(entries, new Set(aside));
+    this.checks.reset();
     this.reminders.load(entries);
     this.plans.clear();
   }
@@ -126,6 +129,7 @@ export class Engine {
         this.plans.clear();
       }
       if (change.collection !== 'entries') continue;
+      this.checks.touch(change.id, [change.before, change.after]);
       for (const event of [change.before, change.after])
         if (event) for (const plan of this.plans.values()) plan.touch(event);
       if (change.after) {
@@ -261,14 +265,36 @@ export class Engine {
   }
 
   /**
-   * What all checks find.
-   * @param next hears how many checks are done, of how many, and says whether the rest is wanted still
+   * What all checks find; undefined where it was not wanted any more.
+   * @param within only what is about an entry of this table
    */
-  findings(
+  async findings(
     query: CheckQuery,
-    next: (done: number, all: number) => boolean | Promise<boolean> = goOn,
+    within?: TableQuery,
+    next: Progress = () => true,
   ): Promise<Findings | undefined> {
-    return runChecks(this.index, query, next);
+    const accepts = within && (await this.aboutRowsOf(within));
+    let last = performance.now();
+    const nowAndThen: Progress = async (done, all) => {
+      if (performance.now() - last < PAUSE_AFTER) return true;
+      // Other questions are answered in between.
+      await new Promise((resolve) => setTimeout(resolve));
+      last = performance.now();
+      return next(done, all);
+    };
+    return this.checks.run(query, nowAndThen, accepts);
+  }
+
+  /** Whether a finding is about some entry of a table, or about a calendar that is shown in it. */
+  private async aboutRowsOf(table: TableQuery): Promise<(finding: Finding) => boolean> {
+    const ids = new Set((await this.table.keys(table)).map((key) => targetOfKey(key).entryId));
+    const isIn = (key: string): boolean => {
+      const { entryId } = targetOfKey(key);
+      const seriesId = this.index.get(entryId)?.seriesId;
+      return ids.has(entryId) || (seriesId !== undefined && ids.has(seriesId));
+    };
+    const hidden = new Set(table.hiddenCalendarIds);
+    return ({ keys, calendarIds }) => keys.some(isIn) || calendarIds.some((id) => !hidden.has(id));
   }
 
   /** The hours of a range, told apart. */
@@ -315,8 +341,8 @@ export class Engine {
   }
 }
 
-/** Other questions are answered in between. */
-const goOn = (): Promise<boolean> => new Promise((resolve) => setTimeout(() => resolve(true)));
+/** So long checks go on without a pause, in milliseconds. */
+const PAUSE_AFTER = 30;
 
 /** The most questions whose answers are kept ready. */
 const MOST_PLANS = 4;

@@ -15,6 +15,7 @@ export {
   useWritableCalendars,
 } from './react/StoreContext';
 export { engineQuestion, followingData, useEngineAnswer, useFollowedEngine } from './react/engineQuestions';
+export { type ChecksProgress, useChecks } from './react/useChecks';
 export { type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
 export { useCategoryColours, useFolded, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';

@@ -3,7 +3,7 @@ import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { targetOfKey } from '@/core/change/target';
 import type { CheckQuery } from '@/core/tidy/checks/finding';
-import { runChecks } from '@/core/tidy/checks/runChecks';
+import { KeptChecks } from '@/core/tidy/checks/keptChecks';
 import { checksInEnglish, reasonInEnglish, type ReasonFormats } from '@/core/tidy/checks/words/english';
 import { dateString, localString } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
@@ -51,7 +51,7 @@ export async function tidy(args: readonly string[], terminal: Terminal): Promise
   const index = new OccurrenceIndex();
   index.load(events);
   const formats = formatsFor(zone);
-  const found = await runChecks(index, queryOf(events, zone, now));
+  const found = await new KeptChecks(index).run(queryOf(events, zone, now));
   for (const finding of found?.findings ?? []) {
     const reason = reasonInEnglish(finding, formats);
     const entries = [

@@ -51,6 +51,8 @@ export const Session = z.object({
   tableColumns: TableColumns.optional(),
   /** How much Tidy's checks found, and when they last looked. */
   findings: z.object({ count: z.number().int().min(0), at: z.number() }).optional(),
+  /** Since when calendars have been hidden in Plan, instants by their ids. */
+  hiddenSince: z.record(z.string(), z.number()).optional(),
 });
 export type Session = z.infer<typeof Session>;
 

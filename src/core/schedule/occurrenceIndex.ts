@@ -172,7 +172,11 @@ export class OccurrenceIndex {
     const event = this.events.get(id);
     if (!event) return;
     this.events.delete(id);
-    if (event.seriesId !== undefined) this.changed.get(event.seriesId)?.delete(id);
+    if (event.seriesId !== undefined) {
+      const changed = this.changed.get(event.seriesId);
+      changed?.delete(id);
+      if (changed?.size === 0) this.changed.delete(event.seriesId);
+    }
     this.forgetDaysOff(event);
     this.troubles.delete(id);
     if (this.series.delete(id) || event.recurrence) return;
@@ -201,6 +205,11 @@ export class OccurrenceIndex {
 
   get(id: string): CalendarEvent | undefined {
     return this.events.get(id);
+  }
+
+  /** The ids of the occurrences of a series that are kept by themselves. */
+  changesOf(seriesId: string): Iterable<string> {
+    return this.changed.get(seriesId) ?? [];
   }
 
   /** The event that an occurrence has its fields from: its own, its series', or a change that holds for it. */
@@ -253,7 +262,7 @@ export class OccurrenceIndex {
         filter,
       );
     }
-    return found.sort((a, b) => a.start - b.start || b.end - a.end || (a.key < b.key ? -1 : 1));
+    return found.sort(byStart);
   }
 
   /**
@@ -429,6 +438,10 @@ export class OccurrenceIndex {
     this.ranges.set(event.seriesId, rangeChanges(series, [...others, event], viewZone));
   }
 }
+
+/** Occurrences by start, longer first, then by key. */
+export const byStart = (a: Occurrence, b: Occurrence): number =>
+  a.start - b.start || b.end - a.end || (a.key < b.key ? -1 : 1);
 
 /** The dates of a series that touch a window, taken off the question's budget; of one that is asked for in whole, all. */
 function datesOf(

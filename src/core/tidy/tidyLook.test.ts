@@ -23,6 +23,7 @@ test('a look is read from an address as it was written, and what is wrong there 
     group: 'month',
     by: 'place',
     step: 'month',
+    among: 'table',
   } as const;
   expect(readTidyLook(writeTidyLook(look))).toEqual(look);
   expect(Object.values(writeTidyLook(initialTidyLook)).filter(Boolean)).toEqual([]);

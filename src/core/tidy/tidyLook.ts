@@ -30,6 +30,8 @@ export interface TidyLook {
   /** What hours are told apart by, and over which columns; without, as fits the time. */
   readonly by: HoursBy;
   readonly step?: HoursStep;
+  /** Whether checks look through everything, or through what the table shows. */
+  readonly among: 'all' | 'table';
 }
 
 export const initialTidyLook: TidyLook = {
@@ -39,10 +41,21 @@ export const initialTidyLook: TidyLook = {
   as: 'entries',
   sort: [{ column: 'start', descending: false }],
   by: 'calendar',
+  among: 'all',
 };
 
 /** The parameters of an address that say how Tidy looks. */
-export const TIDY_PARAMETERS = ['part', 'find', 'span', 'as', 'sort', 'group', 'by', 'step'] as const;
+export const TIDY_PARAMETERS = [
+  'part',
+  'find',
+  'span',
+  'as',
+  'sort',
+  'group',
+  'by',
+  'step',
+  'among',
+] as const;
 export type TidyParameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
 
 const among = <Value extends string>(values: readonly Value[], text: string | undefined): Value | undefined =>
@@ -68,6 +81,7 @@ export function readTidyLook(parameters: TidyParameters): TidyLook {
     ...(group ? { group } : {}),
     by: among(HOURS_BY, parameters.by) ?? initialTidyLook.by,
     ...(step ? { step } : {}),
+    among: parameters.among === 'table' ? 'table' : 'all',
   };
 }
 
@@ -84,6 +98,7 @@ export function writeTidyLook(look: TidyLook): TidyParameters {
     group: look.group,
     by: unless(look.by, initialTidyLook.by),
     step: look.step,
+    among: unless(look.among, initialTidyLook.among),
   };
 }
 

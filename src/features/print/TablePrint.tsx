@@ -1,20 +1,24 @@
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
 import { PAPER_NAMES, type PaperName, sheetSize } from '@/core/layout/paper';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { ToggleRow } from '@/ui/primitives/ToggleRow';
+import { PaperTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { printWords } from '@/ui/words/print';
 import type { FlowBlock } from './flowBlocks';
 import { FlowSheets } from './FlowSheets';
 import { classes } from './printClasses';
 import { PrintStage } from './PrintStage';
+import { printArea } from './SheetFrame';
 
 /** A table as it is printed. */
 export interface PaperTable {
   readonly title: string;
   /** What is left out, and what is summed, in words. */
   readonly about: string;
+  /** A picture above the rows, as wide as the sheet has room. */
+  readonly picture?: (width: number) => ReactNode;
   /** How much of the width each column takes, beside the others. */
   readonly columns: readonly { readonly label: string; readonly width: number }[];
   /** A heading stands alone in its row. */
@@ -56,7 +60,8 @@ export function TablePrint({
         ))}
       </div>
     );
-    const blocks: FlowBlock[] = table.rows.map(({ key, cells, isHeading }) =>
+    const sheet = sheetSize(paper, isAcross);
+    const rows: FlowBlock[] = table.rows.map(({ key, cells, isHeading }) =>
       isHeading
         ? {
             key,
@@ -65,14 +70,19 @@ export function TablePrint({
           }
         : { key, keepsWithNext: false, content: row(cells, classes.row) },
     );
+    const picture = table.picture?.(printArea(sheet, false).width);
     return (
       <FlowSheets
-        blocks={blocks}
+        blocks={
+          picture
+            ? [{ key: 'picture', keepsWithNext: true, content: <PaperTheme>{picture}</PaperTheme> }, ...rows]
+            : rows
+        }
         head={row(
           table.columns.map(({ label }) => label),
           classes.rowHead,
         )}
-        sheet={sheetSize(paper, isAcross)}
+        sheet={sheet}
         title={table.title}
         about={table.about}
       />

@@ -70,7 +70,7 @@ export function TidyScreen({ SidePanel, Sheets, Presets }: TidyScreenProps) {
             presets={<Presets address={address} table={table} iconOnly={!wide} />}
           />
         ) : null}
-        {look.part === 'checks' ? <ChecksPart /> : null}
+        {look.part === 'checks' ? <ChecksPart look={look} show={show} /> : null}
         {look.part === 'hours' ? <HoursPart look={look} show={show} /> : null}
         {look.part === 'bin' ? <BinPart /> : null}
         {look.part === 'history' ? <HistoryPart /> : null}

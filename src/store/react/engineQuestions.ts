@@ -17,7 +17,7 @@ import { useOpenStore } from './StoreContext';
  * What can be asked of the engine, and which collections an answer hangs on: it is asked anew when one of them changes.
  * What is given along (calendars, the working pattern) belongs to the question itself.
  */
-const ABOUT = {
+export const ABOUT = {
   days: ['entries'],
   loads: ['entries'],
   leftOut: ['entries'],
@@ -49,18 +49,22 @@ interface About {
 const isAboutData = (meta: Record<string, unknown> | undefined): meta is About & Record<string, unknown> =>
   meta !== undefined && 'about' in meta;
 
-/** The parts of a query that is asked anew whenever a collection changes that its answer hangs on. */
+/**
+ * The parts of a query that is asked anew whenever a collection changes that its answer hangs on.
+ * @param ask one that looks at the context's signal is given up when nobody waits any more
+ */
 export function followingData<Result>(
   store: Store,
   about: readonly CollectionName[],
-  ask: () => Promise<Result>,
+  ask: (context: QueryFunctionContext) => Promise<Result>,
   isAfterwards = false,
 ) {
   const collections = () => about.map((name) => store.getSnapshot().state[name]);
   return {
-    queryFn: async ({ client, queryKey }: QueryFunctionContext): Promise<Result> => {
+    queryFn: async (context: QueryFunctionContext): Promise<Result> => {
+      const { client, queryKey } = context;
       const before = collections();
-      const answer = await ask();
+      const answer = await ask(context);
       // Changed while it was answered: once this answer is noted, it is asked anew.
       if (collections().some((collection, index) => collection !== before[index]))
         setTimeout(() => void client.invalidateQueries({ queryKey, exact: true }, { cancelRefetch: false }));

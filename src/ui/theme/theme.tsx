@@ -25,6 +25,11 @@ const ThemeContext = createContext<Theme>(light);
 /** The colours in force. */
 export const useTheme = (): Theme => useContext(ThemeContext);
 
+/** The colours of what stands on white paper, whatever scheme the screen has. */
+export const PaperTheme = ({ children }: { children: ReactNode }) => (
+  <ThemeContext.Provider value={light}>{children}</ThemeContext.Provider>
+);
+
 const face = { fontFamily: `${fontFamilies.text}, ${fontFamilies.fallback}`, letterSpacing: 0 };
 /** Paper's roles of type in the interface's five sizes. */
 const paperFonts = {

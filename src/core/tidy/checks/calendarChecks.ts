@@ -1,60 +1,65 @@
+import type { CalendarEvent } from '../../model/entry';
 import { DAY, dateString } from '../../time/civil';
 import { wallOf } from '../../time/eventTime';
-import { type Checked, finding, gathered } from './check';
-import type { CheckedCalendar, Finding } from './finding';
-import { plainTitle } from './likeTitles';
+import { type Check, type Checked, finding } from './check';
+import type { Finding } from './finding';
+import { Groups } from './groups';
 
-/** So long an address fails before it is told, in milliseconds. */
+/** So long an address fails, and a calendar is hidden, before it is told, in milliseconds. */
 const FAILS_FOR = 2 * DAY;
+const HIDDEN_FOR = 90 * DAY;
 /** So much of the smaller of two calendars is in the other, too, before they are nearly the same. */
 const NEARLY = 0.8;
 const ENOUGH = 5;
 
-/** Calendars that are empty, alike, nearly the same as another, or whose address can't be read. */
-export function* ofCalendars(checked: Checked): Iterable<Finding> {
-  const { query, index } = checked;
-  const byCalendar = gathered(index.all(), ({ calendarId }) => calendarId);
-  for (const calendar of query.calendars) {
-    const details = { name: calendar.name };
-    if (!byCalendar.has(calendar.id))
-      yield finding('calendar-empty', {
-        keys: [],
-        calendarIds: [calendar.id],
-        details,
-        noFix: 'in-setup',
-      });
-    if (calendar.failingSince !== undefined && query.now - calendar.failingSince > FAILS_FOR)
-      yield finding('feed-failing', {
-        keys: [],
-        calendarIds: [calendar.id],
-        details: { ...details, at: calendar.failingSince },
-        noFix: 'in-setup',
-      });
-  }
-  const pairs = query.calendars.flatMap((one, at) =>
-    query.calendars.slice(at + 1).map((other): [CheckedCalendar, CheckedCalendar] => [one, other]),
+/** Calendars that are empty, hidden for long, alike, nearly the same as another, or whose address can't be read. */
+export const ofCalendars: Check = (checked) => {
+  // What is on which day under which title, and in which calendars.
+  const days = new Groups<CalendarEvent, readonly string[]>(
+    (event) =>
+      event.seriesId === undefined && event.title.trim() !== ''
+        ? [`${checked.titleOf(event)} ${dateString(Math.floor(wallOf(event.start) / DAY))}`]
+        : [],
+    (events) => [...new Set(events.map(({ calendarId }) => calendarId))],
   );
-  const titles = new Map(
-    query.calendars.map(({ id }) => [
-      id,
-      new Set(
-        (byCalendar.get(id) ?? []).flatMap(({ title, start, seriesId }) =>
-          seriesId === undefined && title.trim() !== ''
-            ? [`${plainTitle(title)} ${dateString(Math.floor(wallOf(start) / DAY))}`]
-            : [],
-        ),
-      ),
-    ]),
-  );
-  for (const [one, other] of pairs) {
-    const found = { keys: [], calendarIds: [one.id, other.id], noFix: 'in-setup' } as const;
-    const details = { name: one.name, other: other.name };
-    if (one.mark === other.mark || one.colour === other.colour)
-      yield finding('calendar-alike', { ...found, details });
-    const [small, large] = [titles.get(one.id)!, titles.get(other.id)!].sort((a, b) => a.size - b.size);
-    if (small!.size < ENOUGH) continue;
-    const shared = [...small!].filter((title) => large!.has(title)).length;
-    if (shared / small!.size >= NEARLY)
-      yield finding('calendar-same', { ...found, details: { ...details, count: shared } });
+  return (touched) => [...ofOne(checked), ...ofTwo(checked, days.follow(touched))];
+};
+
+/** What is told of a calendar by itself. */
+function* ofOne({ query, index }: Checked): Iterable<Finding> {
+  const used = new Set<string>();
+  for (const { calendarId } of index.all()) used.add(calendarId);
+  for (const { id, name, failingSince, hiddenSince } of query.calendars) {
+    const found = { keys: [], calendarIds: [id], noFix: 'in-setup' } as const;
+    if (!used.has(id)) yield finding('calendar-empty', { ...found, details: { name } });
+    if (failingSince !== undefined && query.now - failingSince > FAILS_FOR)
+      yield finding('feed-failing', { ...found, details: { name, at: failingSince } });
+    if (hiddenSince !== undefined && query.now - hiddenSince > HIDDEN_FOR)
+      yield finding('calendar-hidden', { ...found, details: { name, at: hiddenSince } });
   }
+}
+
+const pairOf = (one: string, other: string): string => JSON.stringify([one, other].sort());
+
+/** What is told of two calendars beside each other. */
+function* ofTwo({ query }: Checked, days: Iterable<readonly string[]>): Iterable<Finding> {
+  const sizes = new Map<string, number>();
+  const shared = new Map<string, number>();
+  const add = (counts: Map<string, number>, key: string) => counts.set(key, (counts.get(key) ?? 0) + 1);
+  for (const ids of days)
+    for (const [at, id] of ids.entries()) {
+      add(sizes, id);
+      for (const other of ids.slice(at + 1)) add(shared, pairOf(id, other));
+    }
+  for (const [at, one] of query.calendars.entries())
+    for (const other of query.calendars.slice(at + 1)) {
+      const found = { keys: [], calendarIds: [one.id, other.id], noFix: 'in-setup' } as const;
+      const details = { name: one.name, other: other.name };
+      if (one.mark === other.mark || one.colour === other.colour)
+        yield finding('calendar-alike', { ...found, details });
+      const size = Math.min(sizes.get(one.id) ?? 0, sizes.get(other.id) ?? 0);
+      const count = shared.get(pairOf(one.id, other.id)) ?? 0;
+      if (size >= ENOUGH && count / size >= NEARLY)
+        yield finding('calendar-same', { ...found, details: { ...details, count } });
+    }
 }

@@ -1,44 +1,26 @@
 import fc from 'fast-check';
-import { makeDemo } from '../../../../demo/makeDemo';
+import { checkedDemo, checkQuery, NOW, OWN } from '../../../../testing/checks';
 import { labelledDoubles, pairOf, scoreOf } from '../../../../testing/labelledDoubles';
-import { context, date, event, FENNICK, series, stateWith, zoned } from '../../../../testing/samples';
+import { context, date, event, FENNICK, series, zoned } from '../../../../testing/samples';
 import { previewBatch } from '@/core/change/batch/batchRun';
 import { applyPatch, inversePatch } from '@/core/change/patch';
 import { targetOfKey } from '@/core/change/target';
-import { isReadOnly } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
-import { initialSettings } from '@/core/model/initialSettings';
 import { offsetTrigger } from '@/core/model/reminder';
 import type { State } from '@/core/model/state';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { type CheckName, CHECKS, type CheckQuery, type Finding } from './finding';
 import { fixPlan } from './fixPlan';
 import { isLikeTitle, plainTitle } from './likeTitles';
-import { type Findings, runChecks } from './runChecks';
+import { type Findings, KeptChecks } from './keptChecks';
 import { timeInTitle } from './fieldChecks';
 
-const NOW = Date.UTC(2027, 2, 9, 10, 20);
 const YEAR = 366 * 86_400_000;
-const OWN = 'juna.marsh@fennick.example';
-
-const queryWith = (more: Partial<CheckQuery> = {}): CheckQuery => ({
-  zone: FENNICK,
-  now: NOW,
-  workingPattern: initialSettings(FENNICK).workingPattern,
-  own: OWN,
-  fine: [],
-  calendars: [
-    { id: 'meetings', name: 'Meetings', mark: 'ME', colour: 'harbour' },
-    { id: 'desk', name: 'Desk work', mark: 'DW', colour: 'pine' },
-    { id: 'daysoff', name: 'Days off', mark: 'DO', colour: 'rose' },
-  ].map((each) => ({ ...each, isClosed: each.id === 'daysoff', isFeed: false, reminds: false })),
-  ...more,
-});
 
 async function run(events: readonly CalendarEvent[], more: Partial<CheckQuery> = {}): Promise<Findings> {
   const index = new OccurrenceIndex();
   index.load(events);
-  return (await runChecks(index, queryWith(more)))!;
+  return (await new KeptChecks(index).run(checkQuery(more)))!;
 }
 const foundBy = async (check: CheckName, events: readonly CalendarEvent[], more: Partial<CheckQuery> = {}) =>
   (await run(events, more)).findings.filter((finding) => finding.check === check);
@@ -140,7 +122,7 @@ const PLANTED: Readonly<
     hits: [[]],
     misses: [],
     with: {
-      calendars: queryWith().calendars.map((each) => ({ ...each, failingSince: NOW - 5 * 86_400_000 })),
+      calendars: checkQuery().calendars.map((each) => ({ ...each, failingSince: NOW - 5 * 86_400_000 })),
     },
   },
   'near-double': {
@@ -371,10 +353,15 @@ const PLANTED: Readonly<
     hits: [[event()]],
     misses: [[event(), event({ calendarId: 'desk' }), event({ calendarId: 'daysoff' })]],
   },
+  'calendar-hidden': {
+    hits: [[event()]],
+    misses: [],
+    with: { calendars: checkQuery().calendars.map((each) => ({ ...each, hiddenSince: NOW - YEAR })) },
+  },
   'calendar-alike': {
     hits: [[]],
     misses: [],
-    with: { calendars: queryWith().calendars.map((each) => ({ ...each, colour: 'pine' as const })) },
+    with: { calendars: checkQuery().calendars.map((each) => ({ ...each, colour: 'pine' as const })) },
   },
   'calendar-same': {
     hits: [workweek.flatMap((each) => [each, { ...each, id: `${each.id} too`, calendarId: 'desk' }])],
@@ -449,40 +436,15 @@ test('a run that is not wanted any more stops', async () => {
   const index = new OccurrenceIndex();
   index.load([event()]);
   const seen: number[] = [];
-  const stopped = await runChecks(index, queryWith(), (done) => seen.push(done) < 3);
+  const stopped = await new KeptChecks(index).run(checkQuery(), (done) => seen.push(done) < 3);
   expect(stopped).toBeUndefined();
   expect(seen).toEqual([0, 1, 2]);
 });
 
-/** The demo as a state, and what is asked with it. */
-function demo(): { state: State; query: CheckQuery } {
-  const { entries, calendars, settings } = makeDemo();
-  const state: State = {
-    ...stateWith(),
-    calendars: new Map(calendars.map((each) => [each.id, each])),
-    entries: new Map(entries.map((each) => [each.id, each])),
-    settings: new Map([['settings', settings]]),
-  };
-  return {
-    state,
-    query: queryWith({
-      workingPattern: settings.workingPattern,
-      calendars: calendars.map((each) => ({
-        id: each.id,
-        name: each.name,
-        mark: each.mark,
-        colour: each.colour,
-        isClosed: isReadOnly(each),
-        isFeed: each.feed !== undefined,
-        reminds: (each.usualReminders?.timed.length ?? 0) > 0,
-      })),
-    }),
-  };
-}
 const findingsOf = async (state: State, query: CheckQuery): Promise<readonly Finding[]> => {
   const index = new OccurrenceIndex();
   index.load(state.entries.values());
-  return (await runChecks(index, query))!.findings;
+  return (await new KeptChecks(index).run(query))!.findings;
 };
 const fixed = (state: State, findings: readonly Finding[]) => {
   const parts = fixPlan(findings).map(({ keys, steps }) => ({ targets: keys.map(targetOfKey), steps }));
@@ -490,7 +452,7 @@ const fixed = (state: State, findings: readonly Finding[]) => {
 };
 
 test('each kind of mess in the demo is found', async () => {
-  const { state, query } = demo();
+  const { state, query } = checkedDemo();
   const checks = new Set((await findingsOf(state, query)).map(({ check }) => check));
   for (const check of [
     'same-uid',
@@ -511,7 +473,7 @@ test('each kind of mess in the demo is found', async () => {
 });
 
 test('whatever findings are fixed at once, undoing it leaves the identical state', async () => {
-  const { state, query } = demo();
+  const { state, query } = checkedDemo();
   const findings = (await findingsOf(state, query)).filter(({ fix }) => fix);
   fc.assert(
     fc.property(fc.subarray([...findings], { minLength: 1 }), (chosen) => {
@@ -527,7 +489,7 @@ test('whatever findings are fixed at once, undoing it leaves the identical state
 });
 
 test('what is fixed is not found again: each by itself, and all that is safe at once', async () => {
-  const { state, query } = demo();
+  const { state, query } = checkedDemo();
   const findings = await findingsOf(state, query);
   const safe = findings.filter(({ isSafe }) => isSafe);
   expect(safe.length).toBeGreaterThan(3);

@@ -1,8 +1,10 @@
+import type { CalendarEvent } from '../../model/entry';
 import { daysOf, type Occurrence, takesTime } from '../../schedule/occurrence';
 import { DAY, MINUTE } from '../../time/civil';
-import { isDayOff, workingDay, workingMinutes } from '../../time/workingPattern';
-import { type Checked, finding, gathered } from './check';
+import { isDayOff, workingMinutes } from '../../time/workingPattern';
+import { type Check, type Checked, finding, gathered } from './check';
 import type { Finding } from './finding';
+import { Groups } from './groups';
 
 /** A chain without a break is told from so long on, and from so many entries on. */
 const LONG_CHAIN = 180 * MINUTE;
@@ -16,113 +18,90 @@ const MOSTLY = 0.7;
 /** So many entries tell what a calendar is for. */
 const ENOUGH = 5;
 
-const isTimed = ({ allDay, start, end }: Occurrence): boolean => !allDay && end - start < DAY;
-
-/** What takes timed hours of the person, by their starts. */
-const taking = (occurrences: readonly Occurrence[]): Occurrence[] =>
-  occurrences.filter(
-    (occurrence) => isTimed(occurrence) && takesTime(occurrence) && occurrence.end > occurrence.start,
-  );
-
-/** Busy time that is taken twice from now on: once for each two entries, with the hours lost. */
-export function* overlaps(checked: Checked): Iterable<Finding> {
-  const pairs = new Map<string, { one: Occurrence; other: Occurrence; minutes: number; count: number }>();
-  let open: Occurrence[] = [];
-  for (const each of taking(checked.coming)) {
-    open = open.filter(({ end }) => end > each.start);
-    for (const before of open) {
-      if (before.entryId === each.entryId) continue;
-      const minutes = (Math.min(before.end, each.end) - each.start) / MINUTE;
-      const id = [before.entryId, each.entryId].sort().join(' ');
-      const known = pairs.get(id);
-      if (known) {
-        known.minutes += minutes;
-        known.count++;
-      } else pairs.set(id, { one: before, other: each, minutes, count: 1 });
-    }
-    open.push(each);
-  }
-  for (const { one, other, minutes, count } of pairs.values())
-    yield finding('overlap', {
-      keys: [one.key, other.key],
-      details: { name: one.title, other: other.title, minutes, count, at: other.start },
-    });
-}
-
 /** Days to come on which more is booked than there is: what takes time, each counted. */
-export function* overbooked(checked: Checked): Iterable<Finding> {
-  const { query } = checked;
-  const byDay = gathered(taking(checked.coming), ({ startWall }) => Math.floor(startWall / DAY));
+export const overbooked: Check = (checked) => () => tooMuch(checked);
+
+function* tooMuch(checked: Checked): Iterable<Finding> {
+  const byDay = gathered(checked.comingTaking, ({ startWall }) => Math.floor(startWall / DAY));
   for (const [day, all] of byDay) {
-    const working = workingMinutes(workingDay(query.workingPattern, day));
+    const working = workingMinutes(checked.workingDay(day));
     const minutes = all.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0);
     if (working === 0 || minutes <= working) continue;
-    const found = finding('overbooked', {
+    yield finding('overbooked', {
+      // Told by the day, so that one more entry does not bring it back.
+      id: `overbooked ${day}`,
       keys: all.map(({ key }) => key),
       details: { name: '', day, minutes: minutes - working, count: all.length },
     });
-    yield { ...found, id: `overbooked ${day}` };
   }
 }
 
 /** Entries to come that follow each other for hours without a break. */
-export function* chains(checked: Checked): Iterable<Finding> {
+export const chains: Check = (checked) => () => unbroken(checked);
+
+function* unbroken(checked: Checked): Iterable<Finding> {
   let chain: Occurrence[] = [];
-  const told = function* (): Iterable<Finding> {
-    const [first] = chain;
-    const last = chain.at(-1);
-    if (!first || !last || chain.length < MANY_IN_CHAIN || last.end - first.start < LONG_CHAIN) return;
-    const trimmed = chain
-      .slice(0, -1)
-      .filter((each) => !checked.isClosed(each) && each.end - each.start > 2 * TRIM * MINUTE);
-    yield finding('no-break', {
-      keys: chain.map(({ key }) => key),
-      details: {
-        name: first.title,
-        other: last.title,
-        count: chain.length,
-        minutes: (last.end - first.start) / MINUTE,
-        at: first.start,
-      },
-      ...(trimmed.length > 0
-        ? { fix: [{ keys: trimmed.map(({ key }) => key), steps: [{ kind: 'trim', minutes: TRIM }] }] }
-        : {}),
-    });
-  };
-  for (const each of taking(checked.coming)) {
+  for (const each of checked.comingTaking) {
     const last = chain.at(-1);
     // What lies beside another is an overlap, and no chain.
     if (last && each.start >= last.end && each.start - last.end <= BREAK) chain.push(each);
     else {
-      yield* told();
+      if (isLong(chain)) yield chainTold(chain, checked);
       chain = [each];
     }
   }
-  yield* told();
+  if (isLong(chain)) yield chainTold(chain, checked);
 }
 
-/** Calendars whose whole days are days off: those that a series skips. */
-function daysOffCalendars({ own }: Checked): ReadonlySet<string> {
-  return new Set(own.flatMap(({ recurrence }) => recurrence?.skipDaysOff?.calendarId ?? []));
+const isLong = (chain: readonly Occurrence[]): boolean =>
+  chain.length >= MANY_IN_CHAIN && chain.at(-1)!.end - chain[0]!.start >= LONG_CHAIN;
+
+function chainTold(chain: readonly Occurrence[], checked: Checked): Finding {
+  const first = chain[0]!;
+  const last = chain.at(-1)!;
+  const trimmed = chain
+    .slice(0, -1)
+    .filter((each) => !checked.isClosed(each) && each.end - each.start > 2 * TRIM * MINUTE);
+  return finding('no-break', {
+    keys: chain.map(({ key }) => key),
+    details: {
+      name: first.title,
+      other: last.title,
+      count: chain.length,
+      minutes: (last.end - first.start) / MINUTE,
+      at: first.start,
+    },
+    ...(trimmed.length > 0
+      ? { fix: [{ keys: trimmed.map(({ key }) => key), steps: [{ kind: 'trim', minutes: TRIM }] }] }
+      : {}),
+  });
 }
 
-/** Occurrences of series that fall on a day off to come. */
-export function* onDaysOff(checked: Checked): Iterable<Finding> {
-  const { query } = checked;
-  const calendars = daysOffCalendars(checked);
+/** Occurrences of series that fall on a day off to come: days off are those that a series skips. */
+export const onDaysOff: Check = (checked) => {
+  const skipped = new Groups<CalendarEvent, string>(
+    ({ recurrence }) => (recurrence?.skipDaysOff ? [recurrence.skipDaysOff.calendarId] : []),
+    (_, calendarId) => calendarId,
+  );
+  return (touched) => onFree(checked, new Set(skipped.follow(touched)));
+};
+
+function* onFree(checked: Checked, calendars: ReadonlySet<string>): Iterable<Finding> {
+  if (calendars.size === 0) return;
+  const { query, coming } = checked;
   const off = new Map<number, string>();
-  for (const occurrence of checked.coming) {
-    if (!calendars.has(occurrence.calendarId) || !occurrence.allDay) continue;
+  for (const occurrence of coming) {
+    if (!occurrence.allDay || !calendars.has(occurrence.calendarId)) continue;
     const { first, end } = daysOf(occurrence);
     for (let day = first; day < end; day++) off.set(day, occurrence.title);
   }
   if (off.size === 0) return;
-  for (const occurrence of checked.coming) {
+  for (const occurrence of coming) {
+    if (!occurrence.recurring) continue;
     const day = Math.floor(occurrence.startWall / DAY);
     const name = off.get(day);
-    if (name === undefined || !occurrence.recurring || !takesTime(occurrence)) continue;
+    if (name === undefined || !takesTime(occurrence) || isDayOff(query.workingPattern, day)) continue;
     if (checked.isClosed(occurrence) || calendars.has(occurrence.calendarId)) continue;
-    if (isDayOff(query.workingPattern, day)) continue;
     yield finding('on-day-off', {
       keys: [occurrence.key],
       details: { name: occurrence.title, other: name, at: occurrence.start },
@@ -132,27 +111,34 @@ export function* onDaysOff(checked: Checked): Iterable<Finding> {
 }
 
 /** Entries of a calendar of work that lie outside the working hours to come: once for each. */
-export function* outsideHours(checked: Checked): Iterable<Finding> {
-  const { workingPattern } = checked.query;
+export const outsideHours: Check = (checked) => () => outside(checked);
+
+function* outside(checked: Checked): Iterable<Finding> {
   const isInside = ({ startWall, endWall }: Occurrence): boolean => {
     const day = Math.floor(startWall / DAY);
-    const [from, to] = [(startWall - day * DAY) / MINUTE, (endWall - day * DAY) / MINUTE];
-    const { spans } = workingDay(workingPattern, day);
-    const [first] = spans;
+    const { spans } = checked.workingDay(day);
+    const first = spans[0];
     const last = spans.at(-1);
-    return !!first && !!last && from >= first.from && to <= last.to;
+    if (!first || !last) return false;
+    return startWall >= day * DAY + first.from * MINUTE && endWall <= day * DAY + last.to * MINUTE;
   };
-  const byCalendar = gathered(taking(checked.around), ({ calendarId }) => calendarId);
-  for (const all of byCalendar.values()) {
-    const inside = all.filter(isInside).length;
-    if (all.length < ENOUGH || inside / all.length < MOSTLY) continue;
-    const outside = all.filter(
-      (each) => each.start >= checked.query.now && !each.ways && !isInside(each) && !checked.isClosed(each),
-    );
-    for (const [, own] of gathered(outside, ({ entryId }) => entryId))
-      yield finding('outside-hours', {
-        keys: [own[0]!.key],
-        details: { name: own[0]!.title, at: own[0]!.start, count: own.length },
-      });
+  const counts = new Map<string, { all: number; inside: number }>();
+  const odd: Occurrence[] = [];
+  for (const each of checked.taking) {
+    let count = counts.get(each.calendarId);
+    if (!count) counts.set(each.calendarId, (count = { all: 0, inside: 0 }));
+    count.all++;
+    if (isInside(each)) count.inside++;
+    else if (each.start >= checked.query.now && !each.ways) odd.push(each);
   }
+  const isOfWork = ({ calendarId }: Occurrence): boolean => {
+    const { all, inside } = counts.get(calendarId)!;
+    return all >= ENOUGH && inside / all >= MOSTLY;
+  };
+  const told = odd.filter((each) => isOfWork(each) && !checked.isClosed(each));
+  for (const own of gathered(told, ({ entryId }) => entryId).values())
+    yield finding('outside-hours', {
+      keys: [own[0]!.key],
+      details: { name: own[0]!.title, at: own[0]!.start, count: own.length },
+    });
 }

@@ -3,15 +3,17 @@ import { FIELD_NAMES } from '../../fields/eventFields';
 import { sameValue } from '../../change/seriesLike';
 import { DAY, MINUTE } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
-import { type Checked, finding, gathered } from './check';
+import { type Check, type Checked, finding } from './check';
 import type { Finding } from './finding';
-import { isLikeTitle, plainTitle } from './likeTitles';
+import { Groups } from './groups';
+import { isLikeTitle } from './likeTitles';
 
 /** So far apart near doubles begin and end at most, in milliseconds. */
 const NEAR_START = 30 * MINUTE;
 const NEAR_END = 45 * MINUTE;
 
-const rulesOf = (event: CalendarEvent): string => JSON.stringify([...(event.recurrence?.rules ?? [])].sort());
+const rulesOf = ({ recurrence }: CalendarEvent): string =>
+  recurrence ? JSON.stringify([...recurrence.rules].sort()) : '';
 
 /** How much is kept in an entry: of two, the one that holds less gives way. */
 const holds = (event: CalendarEvent): number =>
@@ -40,11 +42,9 @@ const addsNothing = (to: CalendarEvent, from: CalendarEvent): boolean =>
     return isEmpty || sameValue(value, to[field]);
   });
 
-function doubled(
-  check: 'same-uid' | 'double' | 'near-double',
-  checked: Checked,
-  all: readonly CalendarEvent[],
-): Finding | undefined {
+type DoubleCheck = 'same-uid' | 'double' | 'near-double';
+
+function doubled(check: DoubleCheck, checked: Checked, all: readonly CalendarEvent[]): Finding | undefined {
   if (all.every((event) => checked.isClosed(event))) return undefined;
   const kept = staying(checked, all);
   const going = all.filter((event) => event !== kept && !checked.isClosed(event));
@@ -63,69 +63,116 @@ function doubled(
       going.every(
         (event) =>
           event.calendarId === kept.calendarId &&
-          !checked.withChanged.has(event.id) &&
+          [...checked.index.changesOf(event.id)].length === 0 &&
           addsNothing(kept, event),
       ),
   });
 }
 
-/** Entries that are there more than once: by their UID (RFC 5545 3.8.4.7), by title and time, or nearly so. */
-export function* doubles(checked: Checked): Iterable<Finding> {
-  const named = new Set<string>();
-  const told = function* (
-    check: 'same-uid' | 'double' | 'near-double',
-    groups: Iterable<readonly CalendarEvent[]>,
-  ) {
-    for (const group of groups) {
-      const left = group.filter(({ id }) => !named.has(id));
-      const found = left.length > 1 ? doubled(check, checked, left) : undefined;
-      if (!found) continue;
-      for (const { id } of left) named.add(id);
-      yield found;
-    }
-  };
-  const single = checked.own.filter(({ status }) => status !== 'cancelled');
-  yield* told(
-    'same-uid',
-    gathered(single, ({ uid, recurrenceId }) => JSON.stringify([uid, recurrenceId])).values(),
-  );
-  const timeKey = (event: CalendarEvent): string | undefined => {
-    const title = plainTitle(event.title);
-    return title === '' ? undefined : JSON.stringify([title, event.start, event.end, rulesOf(event)]);
-  };
-  yield* told('double', gathered(single, timeKey).values());
-  yield* told(
-    'near-double',
-    nearDoubles(
-      checked,
-      single.filter(({ id }) => !named.has(id)),
-    ),
-  );
+/** Entries that are there more than once, and what is told of them. */
+interface Doubled {
+  readonly events: readonly CalendarEvent[];
+  readonly found: Finding;
 }
 
-/** Pairs that begin and end nearly together, on the same rules, under titles that are like. */
-function* nearDoubles(
-  checked: Checked,
-  events: readonly CalendarEvent[],
-): Iterable<readonly CalendarEvent[]> {
+/** Entries that are there more than once: by their UID (RFC 5545 3.8.4.7), by title and time, or nearly so. */
+export const doubles: Check = (checked) => {
+  const counts = (event: CalendarEvent): boolean => event.status !== 'cancelled' && checked.isOwn(event);
+  const groupsOf = (check: 'same-uid' | 'double', keyOf: (event: CalendarEvent) => string | undefined) =>
+    new Groups<CalendarEvent, Doubled>(
+      (event) => (counts(event) ? [keyOf(event) ?? []].flat() : []),
+      (events) => {
+        const found = events.length > 1 ? doubled(check, checked, events) : undefined;
+        return found && { events, found };
+      },
+    );
+  const sameUid = groupsOf('same-uid', ({ uid, recurrenceId }) =>
+    recurrenceId ? JSON.stringify([uid, recurrenceId]) : uid,
+  );
+  const sameTime = groupsOf('double', (event) => {
+    const title = checked.titleOf(event);
+    return title === '' ? undefined : JSON.stringify([title, event.start, event.end, rulesOf(event)]);
+  });
+  const near = new Groups<Placed, Doubled[]>(bucketsOf, (placed, key) =>
+    pairsIn(placed, key).flatMap((events) => {
+      const found = doubled('near-double', checked, events);
+      return found ? [{ events, found }] : [];
+    }),
+  );
+  return (touched) => {
+    const placed = new Map<string, Placed | undefined>();
+    for (const [id, event] of touched)
+      placed.set(id, event && counts(event) ? placedOf(event, checked) : undefined);
+    const pairs = [...near.follow(placed)].flat().sort(byFirst);
+    const named = new Set<string>();
+    const toldOf = function* (check: DoubleCheck, groups: Iterable<Doubled>): Iterable<Finding> {
+      for (const { events, found } of groups) {
+        const left = events.filter(({ id }) => !named.has(id));
+        if (left.length < 2) continue;
+        const told = left.length === events.length ? found : doubled(check, checked, left);
+        if (!told) continue;
+        for (const { id } of left) named.add(id);
+        yield told;
+      }
+    };
+    return [
+      ...toldOf('same-uid', sameUid.follow(touched)),
+      ...toldOf('double', sameTime.follow(touched)),
+      ...toldOf('near-double', pairs),
+    ];
+  };
+};
+
+/** By when they are; what is told of one is not told of it again. */
+const byFirst = ({ found: a }: Doubled, { found: b }: Doubled): number =>
+  a.details.at! - b.details.at! || (a.id < b.id ? -1 : 1);
+
+/** An entry with what tells whether another is nearly the same. */
+interface Placed {
+  readonly id: string;
+  readonly event: CalendarEvent;
+  readonly title: string;
+  /** Instants. */
+  readonly start: number;
+  readonly end: number;
+  readonly isWhole: boolean;
+  readonly rules: string;
+}
+
+function placedOf(event: CalendarEvent, checked: Checked): Placed | undefined {
+  const title = checked.titleOf(event);
+  if (title === '') return undefined;
   const { zone } = checked.query;
-  const placed = events
-    .map((event) => ({
-      event,
-      title: plainTitle(event.title),
-      start: instantOf(event.start, zone),
-      end: instantOf(event.end, zone),
-      isWhole: event.start.kind === 'date',
-      rules: rulesOf(event),
-    }))
-    .filter(({ title }) => title !== '')
-    .sort((a, b) => a.start - b.start);
-  for (const [index, one] of placed.entries())
-    for (let next = index + 1; next < placed.length; next++) {
-      const other = placed[next]!;
-      if (other.start - one.start > (one.isWhole ? DAY / 2 : NEAR_START)) break;
-      const isNear = Math.abs(other.end - one.end) <= NEAR_END && one.isWhole === other.isWhole;
-      if (isNear && one.rules === other.rules && isLikeTitle(one.title, other.title))
-        yield [one.event, other.event];
-    }
+  return {
+    id: event.id,
+    event,
+    title,
+    start: instantOf(event.start, zone),
+    end: instantOf(event.end, zone),
+    isWhole: event.start.kind === 'date',
+    rules: rulesOf(event),
+  };
+}
+
+const nearness = ({ isWhole }: Placed): number => (isWhole ? DAY / 2 : NEAR_START);
+const bucketOf = (placed: Placed): number => Math.floor(placed.start / nearness(placed));
+const bucketKey = (bucket: number, { isWhole, rules }: Placed): string => `${bucket} ${isWhole} ${rules}`;
+
+/** What begins at most so far apart is in the same bucket, or in the one after. */
+const bucketsOf = (placed: Placed): string[] =>
+  [0, 1].map((after) => bucketKey(bucketOf(placed) + after, placed));
+
+/** The pairs of which the later is at home in a bucket: that begin and end nearly together, under titles that are like. */
+function pairsIn(bucket: readonly Placed[], key: string): (readonly [CalendarEvent, CalendarEvent])[] {
+  if (bucket.length < 2) return [];
+  const placed = [...bucket].sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1));
+  return placed.flatMap((other, at) =>
+    bucketKey(bucketOf(other), other) !== key
+      ? []
+      : placed.slice(0, at).flatMap((one): (readonly [CalendarEvent, CalendarEvent])[] => {
+          const isNear =
+            other.start - one.start <= nearness(one) && Math.abs(other.end - one.end) <= NEAR_END;
+          return isNear && isLikeTitle(one.title, other.title) ? [[one.event, other.event]] : [];
+        }),
+  );
 }

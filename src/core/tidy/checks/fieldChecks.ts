@@ -3,7 +3,7 @@ import type { CalendarEvent } from '../../model/entry';
 import { noticeBefore, offsetTrigger } from '../../model/reminder';
 import { DAY, MINUTE } from '../../time/civil';
 import { instantOf, wallOf } from '../../time/eventTime';
-import { type Checked, finding, type Found } from './check';
+import { type Check, type Checked, finding, type Found } from './check';
 import type { CheckName, Finding } from './finding';
 
 /** So long hours last at most before it is asked whether they are meant. */
@@ -158,12 +158,19 @@ const CHECKS_OF_ONE: Readonly<Partial<Record<CheckName, EventCheck>>> = {
 };
 
 /** What is wrong with entries by themselves. Of what can't be changed, only what another did is told. */
-export function* ofEach(checked: Checked): Iterable<Finding> {
-  for (const event of checked.own) {
-    if (checked.isClosed(event)) continue;
-    for (const [check, look] of Object.entries(CHECKS_OF_ONE) as [CheckName, EventCheck][]) {
-      const found = look(event, checked);
-      if (found) yield finding(check, { keys: [event.id], ...found });
+export const ofEach: Check = (checked) => {
+  const found = new Map<string, readonly Finding[]>();
+  const look = (event: CalendarEvent): Finding[] =>
+    (Object.entries(CHECKS_OF_ONE) as [CheckName, EventCheck][]).flatMap(([check, lookFor]) => {
+      const seen = lookFor(event, checked);
+      return seen ? finding(check, { keys: [event.id], ...seen }) : [];
+    });
+  return (touched) => {
+    for (const [id, event] of touched) {
+      const own = event && checked.isOwn(event) && !checked.isClosed(event) ? look(event) : [];
+      if (own.length > 0) found.set(id, own);
+      else found.delete(id);
     }
-  }
-}
+    return [...found.values()].flat();
+  };
+};

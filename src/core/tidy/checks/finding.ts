@@ -32,6 +32,7 @@ export const CHECKS = [
   'large-file',
   'series-over',
   'calendar-empty',
+  'calendar-hidden',
   'calendar-alike',
   'calendar-same',
 ] as const;
@@ -101,6 +102,8 @@ export interface CheckedCalendar {
   readonly reminds: boolean;
   /** Since when its address can't be read, an instant. */
   readonly failingSince?: number;
+  /** Since when it has been hidden in Plan, an instant. */
+  readonly hiddenSince?: number;
 }
 
 /** What checks are asked with. */

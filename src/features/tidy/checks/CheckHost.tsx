@@ -1,5 +1,7 @@
+import { usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { useCommands } from '@/features/workspace';
+import { changeSession } from '@/core/change/calendarChanges';
+import { useCommands, usePlanAddress } from '@/features/workspace';
 import { useOpenStore, useSnapshot } from '@/store';
 import { noteFindings, STALE } from './noteFindings';
 import { useFindings } from './useFindings';
@@ -16,7 +18,26 @@ export function CheckHost() {
     const timer = setTimeout(() => setDue(at === undefined || clock() - at > STALE), QUIET);
     return () => clearTimeout(timer);
   }, [at, clock]);
+  useHiddenNoted();
   return isDue ? <CheckRun onDone={() => setDue(false)} /> : null;
+}
+
+/** Notes since when calendars have been hidden in Plan, so that the checks can tell which have been for long. */
+function useHiddenNoted() {
+  const { store, clock } = useOpenStore();
+  const { context } = useCommands();
+  const { address } = usePlanAddress();
+  const isPlan = usePathname() === '/';
+  const hidden = address.hidden.join('\n');
+  useEffect(() => {
+    if (!isPlan) return;
+    const { state } = store.getSnapshot();
+    const known = new Map(Object.entries(state.sessions.get('session')?.hiddenSince ?? {}));
+    const ids = hidden.split('\n').filter((id) => state.calendars.has(id));
+    if (ids.length === known.size && ids.every((id) => known.has(id))) return;
+    const hiddenSince = Object.fromEntries(ids.map((id) => [id, known.get(id) ?? clock()]));
+    void store.commit(changeSession(state, { hiddenSince }, context()), 'quiet');
+  }, [isPlan, hidden, store, clock, context]);
 }
 
 function CheckRun({ onDone }: { onDone: () => void }) {

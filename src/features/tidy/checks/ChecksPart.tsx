@@ -5,13 +5,18 @@ import { settleFindings, unsettleFindings } from '@/core/change/fineChanges';
 import { targetOfKey } from '@/core/change/target';
 import { CHECKS, type CheckName, type Finding } from '@/core/tidy/checks/finding';
 import { fixPlan } from '@/core/tidy/checks/fixPlan';
+import type { TidyLook } from '@/core/tidy/tidyLook';
 import { useCommands, workspace } from '@/features/workspace';
-import { useCalendars, useOpenStore } from '@/store';
+import { type ChecksProgress, useCalendars, useOpenStore } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
+import { Progress } from '@/ui/primitives/Progress';
 import { space, WIDE } from '@/ui/theme/tokens';
 import { checkWords as said } from '@/ui/words/checks';
+import { useTableQuery } from '../useTableQuery';
+import type { useTidyAddress } from '../useTidyAddress';
 import { CheckGroup } from './CheckGroup';
+import { ChecksTools } from './ChecksTools';
 import type { FindingDeed } from './FindingRow';
 import { noteFindings } from './noteFindings';
 import { useFindings } from './useFindings';
@@ -29,14 +34,22 @@ const KEYS: Readonly<Partial<Record<string, FindingDeed>>> = {
 };
 const STEPS: Readonly<Partial<Record<string, number>>> = { ArrowDown: 1, ArrowUp: -1 };
 
+interface ChecksPartProps {
+  look: TidyLook;
+  show: ReturnType<typeof useTidyAddress>['show'];
+}
+
 /** What the checks found, the weightiest first: each is fixed, left as it is, skipped or opened. */
-export function ChecksPart() {
-  const { findings, counts, total, fine, isKnown, isLooking, failed, retry } = useFindings();
+export function ChecksPart({ look, show }: ChecksPartProps) {
+  const table = useTableQuery(look);
+  const isNarrowed = look.among === 'table';
+  const { findings, counts, total, fine, isKnown, isLooking, isStopped, progress, stop, failed, retry } =
+    useFindings(isNarrowed ? table : undefined);
   const { store } = useOpenStore();
   const { context } = useCommands();
   useEffect(() => {
-    if (isKnown && !isLooking) noteFindings(store, total, context());
-  }, [isKnown, isLooking, total, store, context]);
+    if (isKnown && !isLooking && !isNarrowed) noteFindings(store, total, context());
+  }, [isKnown, isLooking, isNarrowed, total, store, context]);
   const [skipped, setSkipped] = useState(NONE);
   const [pages, setPages] = useState<ReadonlyMap<CheckName, number>>(new Map());
   const [activeId, setActive] = useState<string>();
@@ -84,15 +97,21 @@ export function ChecksPart() {
     event.preventDefault();
     event.stopPropagation();
   };
-  if (failed)
+  const tools = <ChecksTools look={look} show={show} />;
+  if (failed || isStopped)
     return (
-      <View role="alert" style={styles.state}>
-        <AppText>{said.failed}</AppText>
-        <Button label={said.retry} onPress={retry} />
+      <View style={styles.part}>
+        {tools}
+        <View role={failed ? 'alert' : 'status'} style={styles.state}>
+          <AppText>{failed ? said.failed : said.stopped}</AppText>
+          <Button label={failed ? said.retry : said.look} onPress={retry} />
+        </View>
       </View>
     );
   return (
     <ScrollView contentContainerStyle={styles.part} testID="checks">
+      {tools}
+      {progress ? <ChecksRun progress={progress} onStop={stop} /> : null}
       <View style={styles.head}>
         <AppText role="status" weight="500" figures style={styles.grow}>
           {!isKnown
@@ -101,7 +120,9 @@ export function ChecksPart() {
                 left.length > 0
                   ? said.left(left.length)
                   : skipped.size + fine === 0
-                    ? said.none
+                    ? isNarrowed
+                      ? said.noneHere
+                      : said.none
                     : said.noneLeft,
                 skipped.size > 0 ? said.skipped(skipped.size) : '',
                 fine > 0 ? said.fine(fine) : '',
@@ -154,6 +175,18 @@ export function ChecksPart() {
   );
 }
 
+/** How far the checks are, and a way to stop them. */
+function ChecksRun({ progress: { done, total }, onStop }: { progress: ChecksProgress; onStop: () => void }) {
+  return (
+    <View style={styles.run}>
+      <View style={styles.grow}>
+        <Progress label={said.looking} done={done} total={total} count={said.progress(done, total)} />
+      </View>
+      <Button label={said.stop} onPress={onStop} />
+    </View>
+  );
+}
+
 /** What is done with findings, and the calendar that each is about first. */
 function useFindingDeeds(reasonOf: (finding: Finding) => string) {
   const { store } = useOpenStore();
@@ -198,6 +231,7 @@ function useFindingDeeds(reasonOf: (finding: Finding) => string) {
 
 const styles = StyleSheet.create({
   part: { gap: space(3), paddingBottom: space(4) },
+  run: { flexDirection: 'row', alignItems: 'center', gap: space(3) },
   head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space(2) },
   grow: { flexGrow: 1, flexShrink: 1 },
   state: { alignItems: 'center', gap: space(3), padding: space(4) },

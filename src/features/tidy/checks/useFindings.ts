@@ -1,17 +1,22 @@
 import { useMemo } from 'react';
 import { isReadOnly } from '@/core/model/calendar';
 import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
-import { useCalendars, useEngineAnswer, useNow, useSettings, useSnapshot } from '@/store';
+import type { TableQuery } from '@/core/tidy/table/tableQuery';
+import { useCalendars, useChecks, useNow, useSettings, useSnapshot } from '@/store';
 
 /** What is past moves so often, in milliseconds: the checks need not run with every minute. */
 const MOVES_EVERY = 3_600_000;
 const NONE: readonly Finding[] = [];
 
-/** What the checks find in all entries, those that are fine left out; asked anew when an entry changes. */
-export function useFindings() {
+/**
+ * What the checks find in all entries, those that are fine left out; asked anew when an entry changes.
+ * @param within only what is about the entries of this table
+ */
+export function useFindings(within?: TableQuery) {
   const { homeZone, workingPattern, addresses } = useSettings();
   const calendars = useCalendars();
   const fineFindings = useSnapshot(({ state }) => state.fineFindings);
+  const hiddenSince = useSnapshot(({ state }) => state.sessions.get('session')?.hiddenSince);
   const now = Math.floor(useNow() / MOVES_EVERY) * MOVES_EVERY;
   const own = addresses?.email.trim().toLowerCase() ?? '';
   const query = useMemo(
@@ -29,12 +34,13 @@ export function useFindings() {
         isClosed: isReadOnly(calendar),
         isFeed: calendar.feed !== undefined,
         reminds: (calendar.usualReminders?.timed.length ?? 0) > 0,
+        ...(hiddenSince?.[calendar.id] === undefined ? {} : { hiddenSince: hiddenSince[calendar.id] }),
         ...(calendar.feed?.problem ? { failingSince: calendar.feed.problem.since } : {}),
       })),
     }),
-    [homeZone, now, workingPattern, own, fineFindings, calendars],
+    [homeZone, now, workingPattern, own, fineFindings, calendars, hiddenSince],
   );
-  const { data, isError, isFetching, refetch } = useEngineAnswer(['findings', query]);
+  const { data, isError, isFetching, isStopped, progress, stop, refetch } = useChecks(query, within);
   // What was just said to be fine goes at once, before the checks have run again.
   const findings = useMemo(
     () => data?.findings.filter(({ id }) => !fineFindings.has(id)) ?? NONE,
@@ -48,6 +54,9 @@ export function useFindings() {
     fine: fineFindings.size,
     isKnown: data !== undefined,
     isLooking: isFetching,
+    isStopped,
+    progress,
+    stop,
     failed: isError,
     retry: () => void refetch(),
   };

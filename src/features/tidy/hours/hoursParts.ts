@@ -1,7 +1,8 @@
 import { HUES } from '@/core/model/colour';
 import type { Calendar } from '@/core/model/calendar';
-import type { HoursAnswer, HoursBy, HoursRow } from '@/core/tidy/hours/hoursQuery';
-import { weekdayName } from '@/ui/dates';
+import type { HoursAnswer, HoursBy, HoursQuery, HoursRow } from '@/core/tidy/hours/hoursQuery';
+import { MINUTE } from '@/core/time/civil';
+import { lengthText, monthText, shortMonthDayText, weekdayName } from '@/ui/dates';
 import { hoursWords as said } from '@/ui/words/hours';
 import type { Stacked } from './StackedBars';
 
@@ -59,3 +60,12 @@ export function stackedParts(rows: readonly NamedRow[]): (Stacked & { readonly n
   );
   return [...parts, { key: 'others', name: said.others(rest.length), mark: '…', colour: OTHERS, values }];
 }
+
+/** Minutes in words. */
+export const length = (minutes: number): string => lengthText(minutes * MINUTE);
+/** A figure of a table: nothing where there is none. */
+export const figure = (minutes: number): string => (Math.round(minutes) > 0 ? length(minutes) : '');
+
+/** What a column is called under its bar. */
+export const columnName = ({ first }: { readonly first: number }, step: HoursQuery['step']): string =>
+  step === 'month' ? monthText(first).split(' ')[0]!.slice(0, 3) : shortMonthDayText(first);

@@ -49,6 +49,10 @@ export const checksInEnglish: Readonly<Record<CheckName, { readonly name: string
     'large-file': { name: 'Large files', about: 'Attached files of a megabyte and more.' },
     'series-over': { name: 'Series that are over', about: 'Nothing of them is left to come, for a year.' },
     'calendar-empty': { name: 'Empty calendars', about: 'Nothing is in them.' },
+    'calendar-hidden': {
+      name: 'Calendars hidden for long',
+      about: 'Not shown in Plan for a quarter of a year.',
+    },
     'calendar-alike': { name: 'Calendars that look alike', about: 'Of the same colour or mark.' },
     'calendar-same': { name: 'Calendars with the same in them', about: 'Most of one is in the other, too.' },
   };
@@ -121,6 +125,7 @@ const REASONS: Readonly<Record<CheckName, Reason>> = {
     `${quoted(name)} bears ${count} ${times(count, 'file')} of ${f.size(bytes)}.`,
   'series-over': ({ name, day = 0 }, f) => `${quoted(name)} was last on ${f.day(day)}.`,
   'calendar-empty': ({ name }) => `${name} is empty.`,
+  'calendar-hidden': ({ name, at }, f) => `${name} has been hidden since ${when(at, f)}.`,
   'calendar-alike': ({ name, other }) => `${name} and ${other} look alike.`,
   'calendar-same': ({ name, other, count }) => `${name} and ${other} share ${count} entries.`,
 };

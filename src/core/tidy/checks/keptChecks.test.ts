@@ -1,0 +1,148 @@
+import fc from 'fast-check';
+import { checkedDemo } from '../../../../testing/checks';
+import type { CalendarEvent } from '@/core/model/entry';
+import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { DAY, HOUR } from '@/core/time/civil';
+import { atWall, wallOf } from '@/core/time/eventTime';
+import { KeptChecks } from './keptChecks';
+
+/** Entries whose checks are kept, beside checks that begin anew. */
+function keptBeside(events: Iterable<CalendarEvent>) {
+  const query = checkedDemo().query;
+  const all = new Map([...events].map((each) => [each.id, each]));
+  const index = new OccurrenceIndex();
+  index.load(all.values());
+  const kept = new KeptChecks(index);
+  return {
+    all,
+    put(id: string, after: CalendarEvent | undefined) {
+      kept.touch(id, [all.get(id) ?? null, after ?? null]);
+      if (after) index.put(after);
+      else index.remove(id);
+      if (after) all.set(id, after);
+      else all.delete(id);
+    },
+    kept: () => kept.run(query),
+    anew() {
+      const fresh = new OccurrenceIndex();
+      fresh.load(all.values());
+      return new KeptChecks(fresh).run(query);
+    },
+  };
+}
+
+const movedBy = (event: CalendarEvent, by: number): CalendarEvent => ({
+  ...event,
+  start: atWall(event.start, wallOf(event.start) + by),
+  end: atWall(event.end, wallOf(event.end) + by),
+});
+
+/** What a person may do to an entry, and to another beside it; what it becomes, or nothing where it goes. */
+const EDITS: Readonly<
+  Record<string, (event: CalendarEvent, other: CalendarEvent, fresh: string) => CalendarEvent | undefined>
+> = {
+  rename: (event, other) => ({ ...event, title: other.title }),
+  untitle: (event) => ({ ...event, title: '' }),
+  move: (event) => movedBy(event, event.start.kind === 'date' ? DAY : HOUR),
+  follow: (event, other) => ({ ...event, start: other.start, end: other.end }),
+  remove: () => undefined,
+  copy: (event, _, id) => ({ ...event, id }),
+  copyLater: (event, _, id) => movedBy({ ...event, id, uid: id }, DAY),
+  file: (event, other) => ({ ...event, calendarId: other.calendarId }),
+  place: (event) => ({ ...event, location: event.location.toUpperCase() }),
+  label: (event, other) => ({ ...event, categories: [...event.categories, ...other.categories] }),
+  empty: (event) => ({ ...event, end: event.start }),
+  repeat: (event, other) => {
+    const { recurrence: _, ...single } = event;
+    return other.recurrence && event.seriesId === undefined
+      ? { ...single, recurrence: other.recurrence }
+      : single;
+  },
+};
+
+test('after whatever changes, what is kept is what a new look finds', async () => {
+  const edit = fc.record({
+    kind: fc.constantFrom(...Object.keys(EDITS)),
+    at: fc.nat(),
+    beside: fc.nat(),
+    isSeries: fc.boolean(),
+  });
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.array(edit, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 4 }),
+      async (rounds) => {
+        const beside = keptBeside(checkedDemo().state.entries.values());
+        await beside.kept();
+        let fresh = 0;
+        for (const round of rounds) {
+          for (const { kind, at, beside: next, isSeries } of round) {
+            const all = [...beside.all.values()];
+            const own = isSeries ? all.filter(({ recurrence, seriesId }) => recurrence ?? seriesId) : all;
+            const event = own[at % own.length]!;
+            const after = EDITS[kind]!(event, all[next % all.length]!, `fresh ${fresh++}`);
+            beside.put(after?.id ?? event.id, after);
+          }
+          expect(await beside.kept()).toEqual(await beside.anew());
+        }
+      },
+    ),
+    { numRuns: 20 },
+  );
+});
+
+test('a day off that is added later changes what is found of the series that skips it', async () => {
+  const { state } = checkedDemo();
+  const beside = keptBeside(state.entries.values());
+  const before = await beside.kept();
+  const dayOff = [...beside.all.values()].find(
+    ({ calendarId, start }) => calendarId === 'daysoff' && start.kind === 'date',
+  )!;
+  for (let days = 1; days <= 14; days++) {
+    const id = `off ${days}`;
+    beside.put(
+      id,
+      movedBy(
+        {
+          ...dayOff,
+          id,
+          uid: id,
+          title: `Local day ${days}`,
+          start: { kind: 'date', date: '2027-03-09' },
+          end: { kind: 'date', date: '2027-03-10' },
+        },
+        days * DAY,
+      ),
+    );
+  }
+  const found = (await beside.kept())!;
+  expect(found.counts).not.toEqual(before!.counts);
+  expect(found).toEqual(await beside.anew());
+});
+
+test('what is stopped half-way is looked at anew', async () => {
+  const { state, query } = checkedDemo();
+  const index = new OccurrenceIndex();
+  index.load(state.entries.values());
+  const kept = new KeptChecks(index);
+  expect(await kept.run(query, (done) => done < 4)).toBeUndefined();
+  expect(await kept.run(query)).toEqual(await new KeptChecks(index).run(query));
+});
+
+test('what changes while the checks run is found by the next run', async () => {
+  const { state, query } = checkedDemo();
+  const beside = keptBeside(state.entries.values());
+  await beside.kept();
+  const index = new OccurrenceIndex();
+  index.load(state.entries.values());
+  const kept = new KeptChecks(index);
+  await kept.run(query, (done) => {
+    if (done === 5)
+      for (const event of [...state.entries.values()].slice(0, 20)) {
+        const after = { ...event, title: '' };
+        kept.touch(event.id, [event, after]);
+        index.put(after);
+      }
+    return true;
+  });
+  expect(await kept.run(query)).toEqual(await new KeptChecks(index).run(query));
+});

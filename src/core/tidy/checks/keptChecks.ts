@@ -1,0 +1,171 @@
+import type { CalendarEvent } from '../../model/entry';
+import type { OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import { ofCalendars } from './calendarChecks';
+import { type Check, Checked } from './check';
+import { chains, onDaysOff, outsideHours, overbooked } from './dayChecks';
+import { doubles } from './doubleChecks';
+import { ofEach } from './fieldChecks';
+import { CHECKS, COMING, type CheckName, type CheckQuery, type Finding } from './finding';
+import type { Touched } from './groups';
+import { overlaps } from './overlapCheck';
+import { ofSeries } from './seriesChecks';
+import { spellings, wrongZones } from './spellingChecks';
+
+/** All checks, each with all that it finds. */
+const CHECKS_RUN: readonly Check[] = [
+  doubles,
+  ofEach,
+  ofSeries,
+  overlaps,
+  overbooked,
+  chains,
+  onDaysOff,
+  outsideHours,
+  spellings,
+  wrongZones,
+  ofCalendars,
+];
+
+/** What all checks found. */
+export interface Findings {
+  /** By weight, then the latest first, or the next of what is to come; without those that are fine, and of one check at most so many. */
+  readonly findings: readonly Finding[];
+  /** How many each check found, those that are fine left out. */
+  readonly counts: Readonly<Partial<Record<CheckName, number>>>;
+  /** How many are left out because they are fine as they are. */
+  readonly fine: number;
+}
+
+/** So many findings of one check are listed: who has dealt with them asks for the next. */
+export const MOST_LISTED = 500;
+
+const timeOf = ({ details }: Finding): number => details.at ?? (details.day ?? 0) * 86_400_000;
+/** The first findings of a check, of however many. */
+function firstOf(check: CheckName, found: readonly Finding[]): Finding[] {
+  const sign = COMING.has(check) ? 1 : -1;
+  const ranks = new Float64Array(found.length);
+  for (let at = 0; at < ranks.length; at++) ranks[at] = sign * timeOf(found[at]!);
+  const last = ranks.length > MOST_LISTED ? ranks.slice().sort()[MOST_LISTED - 1]! : Infinity;
+  return found
+    .filter((_, at) => ranks[at]! <= last)
+    .sort((a, b) => sign * (timeOf(a) - timeOf(b)) || (a.id < b.id ? -1 : 1))
+    .slice(0, MOST_LISTED);
+}
+
+function inOrder(all: Iterable<Finding>, { fine, accepts }: Asked): Findings {
+  const isFine = new Set(fine);
+  const byCheck = new Map<CheckName, Finding[]>(CHECKS.map((check) => [check, []]));
+  let left = 0;
+  for (const finding of all) {
+    if (isFine.has(finding.id)) left++;
+    else if (accepts(finding)) byCheck.get(finding.check)!.push(finding);
+  }
+  return {
+    findings: [...byCheck].flatMap(([check, found]) => firstOf(check, found)),
+    counts: Object.fromEntries(
+      [...byCheck].flatMap(([check, { length }]) => (length > 0 ? [[check, length]] : [])),
+    ),
+    fine: left,
+  };
+}
+
+/** Which of all findings are wanted. */
+interface Asked {
+  /** The ids of those that are fine as they are. */
+  readonly fine: readonly string[];
+  readonly accepts: (finding: Finding) => boolean;
+}
+
+/** Hears how many checks are done, of how many, before each goes on; says whether it is wanted still. */
+export type Progress = (done: number, all: number) => boolean | Promise<boolean>;
+
+/**
+ * All checks over the entries of an index. What they found is kept: after a change only what it touches is looked at again.
+ */
+export class KeptChecks {
+  private checked: Checked | undefined;
+  private checks: ReturnType<Check>[] = [];
+  /** What the checks were last run with, but for what is fine. */
+  private asked = '';
+  /** What changed since, as it was and as it is. */
+  private touched = new Map<string, CalendarEvent[]>();
+  private running: Promise<unknown> = Promise.resolve();
+
+  constructor(private readonly index: OccurrenceIndex) {}
+
+  /** Forgets everything: all entries are others now. */
+  reset(): void {
+    this.checked = undefined;
+    this.touched.clear();
+  }
+
+  /** Hears of a change of an entry. */
+  touch(id: string, events: readonly (CalendarEvent | null)[]): void {
+    if (!this.checked) return;
+    const known = this.touched.get(id) ?? [];
+    this.touched.set(id, [...known, ...events.flatMap((event) => event ?? [])]);
+  }
+
+  /**
+   * What all checks find, one after the other.
+   * @param accepts which findings are wanted
+   * @returns undefined where it was not wanted any more
+   */
+  run(
+    query: CheckQuery,
+    next: Progress = () => true,
+    accepts: Asked['accepts'] = () => true,
+  ): Promise<Findings | undefined> {
+    const run = this.running.then(() => this.runNow(query, next, accepts));
+    this.running = run.catch(() => this.reset());
+    return run;
+  }
+
+  private async runNow(
+    { fine, ...query }: CheckQuery,
+    next: Progress,
+    accepts: Asked['accepts'],
+  ): Promise<Findings | undefined> {
+    const asked = JSON.stringify(query);
+    let touched: Touched<CalendarEvent>;
+    if (!this.checked || asked !== this.asked) {
+      this.asked = asked;
+      this.checked = new Checked(this.index, { ...query, fine });
+      this.checks = CHECKS_RUN.map((check) => check(this.checked!));
+      touched = new Map([...this.index.all()].map((event) => [event.id, event]));
+    } else {
+      touched = this.concerned();
+      this.checked.follow(touched);
+    }
+    this.touched.clear();
+    const { checked, checks } = this;
+    const all: Finding[] = [];
+    for (const [done, check] of checks.entries()) {
+      if (!(await next(done, checks.length))) {
+        // Some have followed the change, and some have not.
+        if (checked === this.checked) this.reset();
+        return undefined;
+      }
+      for (const found of check(touched)) all.push(found);
+    }
+    return inOrder(all, { fine, accepts });
+  }
+
+  /** What was touched, with what hangs on it: a series and its occurrences, and series that leave out other days now. */
+  private concerned(): Touched<CalendarEvent> {
+    const ids = new Set<string>();
+    const daysOff = new Set<string>();
+    for (const [id, events] of this.touched) {
+      ids.add(id);
+      for (const changed of this.index.changesOf(id)) ids.add(changed);
+      for (const { seriesId, start, calendarId } of events) {
+        if (seriesId !== undefined) ids.add(seriesId);
+        if (start.kind === 'date') daysOff.add(calendarId);
+      }
+    }
+    if (daysOff.size > 0)
+      for (const { id, recurrence } of this.index.all())
+        if (recurrence?.skipDaysOff && daysOff.has(recurrence.skipDaysOff.calendarId)) ids.add(id);
+    return new Map([...ids].map((id) => [id, this.index.get(id)]));
+  }
+}
