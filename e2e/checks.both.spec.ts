@@ -26,6 +26,10 @@ test('all doubles are cleared after a look at them, and come back as one', async
   await expect(group(page, 'double').getByTestId('finding')).toHaveCount(1);
   await press(page.getByTestId('notice').getByRole('button', { name: 'Undo' }));
   await expect(group(page, 'double').getByTestId('finding')).toHaveCount(3);
+  // Among what the table shows, only one of them is.
+  await press(page.getByRole('radio', { name: 'What the table shows' }));
+  await expect(group(page, 'double').getByTestId('finding')).toHaveCount(1);
+  await expect(page).toHaveURL(/among=table/);
 });
 
 test('a series that nobody touches is ended, and what is safe is fixed at once', async ({ page }) => {

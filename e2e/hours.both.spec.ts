@@ -28,6 +28,12 @@ test('the hours of March are read by calendar and by place, and saved as a table
   expect(svg).toMatch(/^<svg[^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
   expect(svg).toContain('>SV<');
 
+  await press(panel.getByRole('button', { name: 'Print' }));
+  const paper = page.getByRole('dialog', { name: 'Print' }).getByTestId('print-block');
+  await expect(paper.first().getByRole('img', { name: /^Hours by calendar: Site visits/ })).toBeVisible();
+  await expect(paper.nth(1)).toContainText('Site visits');
+  await page.keyboard.press('Escape');
+
   await page.getByTestId('hours-by').selectOption('place');
   await expect(
     page.getByRole('group', { name: 'Hours by place' }).getByTestId('figure-row').first(),

@@ -96,10 +96,11 @@ export function FlowSheets({
           pages={before + pages.length}
         >
           <div style={{ margin: `0 ${sheet.margin}px` }}>
-            {head}
-            {blocks.slice(from, to).map(({ key, content }) => (
+            {blocks.slice(from, to).map(({ key, content, isAbove }, at) => (
               <div key={key} data-testid="print-block">
+                {at === 0 && !isAbove ? head : null}
                 {content}
+                {isAbove ? head : null}
               </div>
             ))}
           </div>

@@ -75,7 +75,15 @@ export function TablePrint({
       <FlowSheets
         blocks={
           picture
-            ? [{ key: 'picture', keepsWithNext: true, content: <PaperTheme>{picture}</PaperTheme> }, ...rows]
+            ? [
+                {
+                  key: 'picture',
+                  keepsWithNext: true,
+                  isAbove: true,
+                  content: <PaperTheme>{picture}</PaperTheme>,
+                },
+                ...rows,
+              ]
             : rows
         }
         head={row(

@@ -13,6 +13,8 @@ import type { PrintPaper } from './usePrintPaper';
 export interface FlowBlock {
   readonly key: string;
   readonly keepsWithNext: boolean;
+  /** Whether it stands above the head of its page: only the first does. */
+  readonly isAbove?: boolean;
   readonly content: ReactNode;
 }
 
