@@ -9,6 +9,7 @@ import { emptyState, type State } from '@/core/model/state';
 import { dayWindow, OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
 import { DAY, parseDate } from '@/core/time/civil';
 import { compareLibraries } from './benchRecurrence';
+import { measurePeople } from './benchPeople';
 import { measureReminders } from './benchReminders';
 import { measureTidy } from './benchTidy';
 
@@ -102,6 +103,7 @@ async function main(): Promise<void> {
     for (let day = today - 1; day < today + 6; day++) layoutDay(occurrences, day, scale);
   });
   measureReminders(entries, ZONE, measure);
+  measurePeople(today, ZONE, measure);
   await measureTidy(large, state, ZONE, today, (what, result) => rows.push({ what, result }));
   const ten = entries.slice(0, 10_000);
   let text = '';

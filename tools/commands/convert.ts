@@ -80,6 +80,7 @@ const WHY: Readonly<Record<FileRefusal, string>> = {
   'zip-inside': 'it is an archive within an archive',
   'other-kind': 'it is of another kind',
   'wrong-encoding': 'it is not written in UTF-8',
+  'not-a-card': 'it has no cards in it',
   'not-a-calendar': 'it is no calendar file: it has no BEGIN:VCALENDAR',
   'cut-off': 'it ends in the middle of a calendar',
   'not-a-table': 'it is no table',

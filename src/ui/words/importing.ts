@@ -70,6 +70,7 @@ export const importingWords = {
     'no-start-column': 'No column of this table holds a date, as far as its names say.',
     'damaged-backup':
       'This backup is damaged: it can’t be read to its end. Take another copy of it if there is one.',
+    'not-a-card': 'There are no cards of people in this file: it has no BEGIN:VCARD.',
     'not-a-calendar': 'This is not a calendar file: it has no BEGIN:VCALENDAR.',
     'cut-off': 'This file is cut off: it ends in the middle of a calendar. Export it anew.',
     'not-a-table': 'This is no table: it has no columns with commas, semicolons or tabs between them.',

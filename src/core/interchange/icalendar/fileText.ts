@@ -78,10 +78,13 @@ const DEEPEST = 30;
 const OF_A_CALENDAR = new Set(['VEVENT', 'VTODO', 'VJOURNAL', 'VFREEBUSY', 'VTIMEZONE']);
 
 /**
- * The components of a calendar file as a tree of lines.
- * @throws FileError if there is no calendar in it, or if it ends in the middle
+ * The components of a file as trees of lines: its calendars, or its cards (RFC 6350).
+ * @throws FileError if there are none of these in it, or if it ends in the middle
  */
-export function componentTree(lines: readonly ContentLine[]): ComponentLines[] {
+export function componentTree(
+  lines: readonly ContentLine[],
+  root: 'VCALENDAR' | 'VCARD' = 'VCALENDAR',
+): ComponentLines[] {
   const roots: ComponentLines[] = [];
   const open: ComponentLines[] = [];
   for (const line of lines) {
@@ -89,11 +92,11 @@ export function componentTree(lines: readonly ContentLine[]): ComponentLines[] {
     const name = bound?.[2]?.toUpperCase() ?? '';
     if (!bound) open.at(-1)?.properties.push(line);
     // What lies deeper than anything does is no component: it is named as a line that can't be read.
-    else if (bound[1]!.toUpperCase() === 'BEGIN' && open.length >= DEEPEST && name !== 'VCALENDAR')
+    else if (bound[1]!.toUpperCase() === 'BEGIN' && open.length >= DEEPEST && name !== root)
       open.at(-1)!.properties.push(line);
     else if (bound[1]!.toUpperCase() === 'BEGIN') {
       // One whose end is missing ends where the next begins.
-      if (name === 'VCALENDAR') open.length = 0;
+      if (name === root) open.length = 0;
       else if (OF_A_CALENDAR.has(name))
         while (open.length > 1 && open.at(-1)!.name !== 'VCALENDAR') open.pop();
       const component: ComponentLines = { name, line: line.line, properties: [], components: [] };
@@ -103,8 +106,8 @@ export function componentTree(lines: readonly ContentLine[]): ComponentLines[] {
       while (open.pop()!.name !== name);
     }
   }
-  const calendars = roots.filter((component) => component.name === 'VCALENDAR');
-  if (calendars.length === 0) throw new FileError('not-a-calendar');
+  const wanted = roots.filter((component) => component.name === root);
+  if (wanted.length === 0) throw new FileError(root === 'VCARD' ? 'not-a-card' : 'not-a-calendar');
   if (open.length > 0) throw new FileError('cut-off');
-  return calendars;
+  return wanted;
 }

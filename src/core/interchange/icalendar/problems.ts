@@ -28,6 +28,7 @@ export type FileRefusal =
   | 'zip'
   | 'wrong-encoding'
   | 'not-a-calendar'
+  | 'not-a-card'
   | 'cut-off'
   | 'not-a-table'
   | 'zip-inside'
