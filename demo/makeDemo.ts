@@ -1,6 +1,7 @@
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/category';
 import type { CalendarEvent } from '@/core/model/entry';
+import type { Person } from '@/core/model/person';
 import type { PeriodSet } from '@/core/model/periodSet';
 import type { Settings } from '@/core/model/settings';
 import type { ViewPreset } from '@/core/model/viewPreset';
@@ -9,6 +10,7 @@ import { dayAfter, EntryMaker } from './entryMaker';
 import { addFiller } from './filler';
 import { addMess } from './mess';
 import { periodSets, presets } from './looks';
+import { people } from './people';
 import { Chance } from './random';
 import { calendars, categories, settings, TODAY } from './scenario';
 import { addShowcase } from './showcase';
@@ -20,6 +22,7 @@ export interface DemoData {
   readonly settings: Settings;
   readonly presets: readonly ViewPreset[];
   readonly periodSets: readonly PeriodSet[];
+  readonly people: readonly Person[];
   readonly categories: readonly Category[];
   /** The bytes of attachments in base 64, by their ids. */
   readonly files: Readonly<Record<string, string>>;
@@ -34,5 +37,5 @@ export function makeDemo(seed = 7): DemoData {
   addFiller(make, chance, dayAfter(TODAY, -365), 730, 390, week);
   addFiller(make, chance, '2027-03-01', 21, 16, week);
   addMess(make);
-  return { calendars, entries: make.entries, settings, presets, periodSets, categories, files };
+  return { calendars, entries: make.entries, settings, presets, periodSets, people, categories, files };
 }

@@ -61,6 +61,9 @@ test('axe finds nothing serious on the phone, in light colours', async ({ page }
   await page.getByRole('button', { name: 'New calendar' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await expectClean(page);
+  await page.goto('/people?finding=1&chosen=demo-person-oona-pell,demo-person-marek-dunne');
+  await expect(page.getByTestId('proposal').first()).toBeVisible();
+  await expectClean(page);
 });
 
 test('axe finds nothing serious in any view, sheet, search or print, in dark colours', async ({ page }) => {
@@ -71,6 +74,10 @@ test('axe finds nothing serious in any view, sheet, search or print, in dark col
     await openPlan(page, `/?view=${view}&date=2027-03-09&hide=rota`);
     await expectClean(page);
   }
+  await page.goto('/people?who=demo-person-tobias-rask');
+  await expect(page.getByTestId('lanes')).toBeVisible();
+  await expectClean(page);
+  await openPlan(page, '/?view=lanes&date=2027-03-09&hide=rota');
   for (const name of [/^Presets/, /^How it looks/, /^Filter/]) {
     await openTool(page, name);
     await expectClean(page);

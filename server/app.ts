@@ -3,6 +3,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
+import { directory } from './directory/directory';
 import { feedHost, OFFERED } from './feedHost/feedHost';
 import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
@@ -39,7 +40,7 @@ export interface AppOptions {
   readonly makeSections?: (job: SectionsJob) => Promise<PageSections | undefined>;
 }
 
-const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600, messages: 60 };
+const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600, messages: 60, directory: 600 };
 const SLOW_MS = 4000;
 
 const limited = (limit: number) =>
@@ -114,6 +115,7 @@ export function createApp(options: AppOptions): Express {
   const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
   app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, pages, now));
+  app.use('/api/directory', limited(perMinute.directory), directory(now));
   app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'not found' });

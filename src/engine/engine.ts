@@ -16,11 +16,17 @@ import {
   OccurrenceIndex,
   type Trouble,
 } from '@/core/schedule/occurrenceIndex';
+import { DAY } from '@/core/time/civil';
 import { rangesOverlap } from '@/core/time/eventTime';
 import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/batch/newOverlaps';
 import { targetOfKey } from '@/core/change/target';
 import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
 import { type Findings, KeptChecks, type Progress } from '@/core/tidy/checks/keptChecks';
+import type { BusySpan } from '@/core/model/busyTimes';
+import { ownBusy } from '@/core/people/busy/ownBusy';
+import { entriesWith, type EntriesWith } from '@/core/people/entriesWith';
+import { findGaps } from '@/core/people/gaps/findGaps';
+import type { Gaps, GapsQuestion } from '@/core/people/gaps/gapQuery';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
 import { hoursOf } from '@/core/tidy/hours/hours';
 import type { HoursAnswer, HoursQuery } from '@/core/tidy/hours/hoursQuery';
@@ -71,6 +77,11 @@ export interface FoundDouble {
   readonly oneId: string;
   readonly otherId: string;
   readonly by: Double['by'];
+}
+
+/** Times that suit all, with what takes one's own. */
+export interface GapsAnswer extends Gaps {
+  readonly ownBusy: readonly BusySpan[];
 }
 
 /** What is asked about reminders. */
@@ -300,6 +311,29 @@ export class Engine {
   /** The hours of a range, told apart. */
   hours(query: HoursQuery): HoursAnswer {
     return hoursOf(this.index, query);
+  }
+
+  /** Times that suit all, and what takes one's own meanwhile. */
+  gaps({ own, others, freeCalendarIds, exceptEntryIds, ...query }: GapsQuestion): GapsAnswer {
+    const except = new Set(exceptEntryIds);
+    // The whole first day is seen, though nothing is proposed before now.
+    const known = { start: query.range.start - DAY, end: query.range.end };
+    const around = this.index.between(this.index.withWays(known), own.zone, {
+      workingPattern: own.workingPattern,
+      hiddenCalendarIds: freeCalendarIds,
+    });
+    const busy = ownBusy(around.filter(({ entryId }) => !except.has(entryId)));
+    const gaps = findGaps({ ...query, attenders: [{ ...own, busy, known }, ...others] });
+    return { ...gaps, ownBusy: busy };
+  }
+
+  /** The next and the last entries with somebody, or in a room. */
+  entriesWith(
+    who: { addresses: readonly string[]; room?: string },
+    query: RemindersQuery,
+    now: number,
+  ): EntriesWith {
+    return entriesWith(this.index, who, now, query.zone, filterOf(query));
   }
 
   /** The busy time that would be taken twice after some changes and was not before. */

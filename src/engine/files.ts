@@ -19,6 +19,10 @@ import { CalendarEvent } from '@/core/model/entry';
 import type { UsualReminders } from '@/core/model/reminder';
 import type { WorkingPattern } from '@/core/model/settings';
 import type { State } from '@/core/model/state';
+import type { Person } from '@/core/model/person';
+import { type FreeBusy, readFreeBusy } from '@/core/people/busy/freeBusyFile';
+import { readCards, type ReadCards } from '@/core/people/vcard/readCards';
+import { writeCards } from '@/core/people/vcard/writeCards';
 import { DaysOff } from '@/core/schedule/daysOff';
 
 /** What came of reading a file. */
@@ -119,6 +123,21 @@ export class Files {
   ): { events: CalendarEvent[]; problems: CsvProblem[] } {
     const { events, problems } = readCsvEvents(table, { ...options, newId });
     return { events: events.map((event) => CalendarEvent.parse(event)), problems };
+  }
+
+  /** Reads a file of cards: people and rooms (RFC 6350). */
+  cards(bytes: Uint8Array): Promise<ReadAnswer<ReadCards>> {
+    return answer(() => readCards(bytes));
+  }
+
+  /** Writes people and rooms as a file of cards. */
+  writeCards(people: readonly Person[]): string {
+    return writeCards(people);
+  }
+
+  /** The free and busy times of a calendar file (RFC 5545 3.6.4); undefined where it says none. */
+  freeBusy(text: string): Promise<ReadAnswer<{ freeBusy: FreeBusy | undefined }>> {
+    return answer(() => ({ freeBusy: readFreeBusy(text) }));
   }
 
   /** Reads a backup's bytes. */

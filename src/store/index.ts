@@ -17,7 +17,7 @@ export {
 export { engineQuestion, followingData, useEngineAnswer, useFollowedEngine } from './react/engineQuestions';
 export { type ChecksProgress, useChecks } from './react/useChecks';
 export { type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
-export { useCategoryColours, useFolded, usePeriodSets, usePresets } from './react/useLists';
+export { useCategoryColours, useFolded, usePeople, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { useSearch } from './react/useSearch';

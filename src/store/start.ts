@@ -7,6 +7,7 @@ import { Calendar } from '@/core/model/calendar';
 import { Category } from '@/core/model/category';
 import { Entry } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
+import { Person } from '@/core/model/person';
 import { PeriodSet } from '@/core/model/periodSet';
 import { Settings } from '@/core/model/settings';
 import { ViewPreset } from '@/core/model/viewPreset';
@@ -31,6 +32,7 @@ export const StartData = z.object({
       settings: Settings,
       presets: z.array(ViewPreset),
       periodSets: z.array(PeriodSet),
+      people: z.array(Person),
       categories: z.array(Category),
       /** The bytes of attachments in base 64, by their ids. */
       files: z.record(z.string(), z.string()),
@@ -88,30 +90,13 @@ function firstRecords(now: number): Change[] {
   ];
 }
 
+const DEMO_LISTS = ['calendars', 'entries', 'categories', 'presets', 'periodSets', 'people'] as const;
+
 function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
-  return [
-    ...demo.calendars.map((after): Change => ({
-      collection: 'calendars',
-      id: after.id,
-      before: null,
-      after,
-    })),
-    ...demo.entries.map((after): Change => ({ collection: 'entries', id: after.id, before: null, after })),
-    ...demo.categories.map((after): Change => ({
-      collection: 'categories',
-      id: after.id,
-      before: null,
-      after,
-    })),
-    ...demo.presets.map((after): Change => ({ collection: 'presets', id: after.id, before: null, after })),
-    ...demo.periodSets.map((after): Change => ({
-      collection: 'periodSets',
-      id: after.id,
-      before: null,
-      after,
-    })),
-    { collection: 'settings', id: 'settings', before: null, after: demo.settings },
-  ];
+  const records = DEMO_LISTS.flatMap((collection) =>
+    demo[collection].map((after) => ({ collection, id: after.id, before: null, after }) as Change),
+  );
+  return [...records, { collection: 'settings', id: 'settings', before: null, after: demo.settings }];
 }
 
 /** What someone begins with who has no data: what the server gives, or a calendar of their own. */

@@ -80,6 +80,11 @@ export const SUMMARIES = [
   'findings-again',
   'recipe-kept',
   'recipe-removed',
+  'person-saved',
+  'people-added',
+  'people-merged',
+  'people-removed',
+  'busy-times-read',
   'session-changed',
 ] as const;
 export type SummaryKind = (typeof SUMMARIES)[number];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BusyTimes } from './busyTimes';
 import { Calendar } from './calendar';
 import { CameReminder } from './cameReminder';
 import { Category } from './category';
@@ -9,6 +10,7 @@ import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
 import { Recipe } from './recipe';
+import { Person } from './person';
 import { Settings } from './settings';
 import { TableColumns } from './tableColumns';
 import { ViewPreset } from './viewPreset';
@@ -96,6 +98,8 @@ export const COLLECTIONS = {
   periodSets: { schema: PeriodSet, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   recipes: { schema: Recipe, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
   fineFindings: { schema: FineFinding, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  people: { schema: Person, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  busyTimes: { schema: BusyTimes, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
   reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;

@@ -8,6 +8,7 @@ import {
   type UseFormSetValue,
 } from 'react-hook-form';
 import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
+import { GuestsField } from '@/features/people';
 import type { PickedFiles } from '@/features/attachments';
 import { useSettings, useWritableCalendars } from '@/store';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -94,6 +95,9 @@ export function EditorFields({
       ))}
       <WhenFields control={control} setValue={setValue} isNew={isNew} />
       <RepeatRow form={form} error={repeatError} onPress={onRepeat} />
+      {of('attendees', (field) => (
+        <GuestsField guests={field.value} onChange={field.onChange} />
+      ))}
       <TravelFields control={control} />
       {of('reminders', (field) => (
         <RemindersField

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { sameValue } from '@/core/change/seriesLike';
 import { settleTimes } from '@/core/change/settleTimes';
 import { Attachment } from '@/core/model/attachment';
+import { CalendarUser } from '@/core/model/calendarUser';
 import { Colour } from '@/core/model/colour';
 import { LONGEST_TITLE, LONGEST_TRAVEL, Recurrence, type EventFields } from '@/core/model/entry';
 import { Reminder } from '@/core/model/reminder';
@@ -81,6 +82,7 @@ export const EventForm = z
     recurrence: Recurrence.optional(),
     colour: Colour.optional(),
     attachments: z.array(Attachment),
+    attendees: z.array(CalendarUser),
   })
   .extend(fieldSchemas)
   .superRefine((form, check) => {
@@ -123,6 +125,7 @@ export const TypedForm = z
     recurrence: Recurrence.optional(),
     colour: Colour.optional(),
     attachments: z.array(Attachment),
+    attendees: z.array(CalendarUser).default([]),
   })
   .extend(fieldSchemas);
 
@@ -190,6 +193,7 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     recurrence: fields.recurrence,
     colour: fields.colour,
     attachments: [...(fields.attachments ?? [])],
+    attendees: [...(fields.attendees ?? [])],
   };
 }
 
@@ -213,6 +217,7 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     recurrence: form.recurrence,
     colour: form.colour,
     attachments: form.attachments.length > 0 ? form.attachments : undefined,
+    attendees: form.attendees.length > 0 ? form.attendees : undefined,
     timedMinutes: becomesDays && minutes > 0 ? minutes : form.allDay ? before.timedMinutes : undefined,
   };
 }

@@ -18,7 +18,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
-import { printScreen, setupScreen, tidyScreen } from './placeScreens';
+import { peopleScreen, printScreen, setupScreen, tidyScreen } from './placeScreens';
 import { ScopeSheet } from './ScopeSheet';
 import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
@@ -70,6 +70,7 @@ function usePreload(): boolean {
           checkHost,
           newVersion,
           tidyScreen,
+          peopleScreen,
           setupScreen,
           printScreen,
         ].map(({ fetchAhead }) => fetchAhead()),

@@ -11,10 +11,11 @@ import { sizes, space } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
-type PlacePath = '/' | '/tidy' | '/setup';
+type PlacePath = '/' | '/tidy' | '/people' | '/setup';
 const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: true }[] = [
   { path: '/', icon: 'view-week-outline', label: words.places.plan },
   { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: true },
+  { path: '/people', icon: 'account-group-outline', label: words.places.people },
   { path: '/setup', icon: 'tune-variant', label: words.places.setup },
 ];
 
@@ -30,7 +31,14 @@ export function Places({ wide }: { wide: boolean }) {
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
   const findings = useSnapshot(({ state }) => state.sessions.get('session')?.findings?.count ?? 0);
   // The places share the address's state, so that one comes back to what one saw.
-  const { calendar: _, section: __, ...parameters } = useGlobalSearchParams<Record<string, string>>();
+  const {
+    calendar: _,
+    section: __,
+    who: ___,
+    chosen: ____,
+    finding: _____,
+    ...parameters
+  } = useGlobalSearchParams<Record<string, string>>();
   return (
     <View
       role="navigation"

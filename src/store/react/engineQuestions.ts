@@ -28,6 +28,8 @@ export const ABOUT = {
   selectionSums: ['entries', 'ownNotes'],
   findings: ['entries'],
   hours: ['entries'],
+  gaps: ['entries'],
+  entriesWith: ['entries'],
 } as const satisfies Partial<Record<keyof EngineClient, readonly CollectionName[]>>;
 
 export type QuestionName = keyof typeof ABOUT;

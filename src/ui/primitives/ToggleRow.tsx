@@ -72,7 +72,7 @@ function ToggleChip({ label, isOn, onPress }: { label: string; isOn: boolean; on
 const styles = StyleSheet.create({
   // As high as the chip: Paper's own is lower, and would stand above its middle.
   text: { lineHeight: 20, minHeight: 20, marginVertical: 9 },
-  group: { gap: space(1) },
+  group: { gap: space(1), maxWidth: '100%' },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   chip: {
     minHeight: sizes.target,

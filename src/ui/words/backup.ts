@@ -40,6 +40,7 @@ export const backupWords = {
     periodSets: 'Period sets',
     recipes: 'Recipes',
     fineFindings: 'Findings that are fine',
+    people: 'People and rooms',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

@@ -10,6 +10,8 @@ const kinds: Record<string, string> = {
   periodSets: 'Period set',
   recipes: 'Recipe',
   fineFindings: 'Finding that is fine',
+  people: 'Person or room',
+  busyTimes: 'Busy times of somebody',
   reminded: 'Reminder that came',
   sessions: 'What this device remembers',
 };

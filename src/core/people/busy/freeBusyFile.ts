@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { DESIGN } from '../../interchange/icalendar/design';
 import { asJCal } from '../../interchange/icalendar/readLines';
 import { componentTree, contentLines } from '../../interchange/icalendar/fileText';
-import type { BusyDepth, BusyKind, BusySpan, BusyTimes } from '../../model/busyTimes';
+import type { BusyDepth, BusyKind, BusySpan } from '../../model/busyTimes';
 import type { JCalComponent, JCalProperty } from '../../model/jcal';
 import type { WorkingPattern } from '../../model/settings';
 import { localString } from '../../time/civil';
@@ -136,13 +136,3 @@ export function readFreeBusy(text: string): FreeBusy | undefined {
     ...readAvailability(components),
   };
 }
-
-/** What was read of somebody, as it is kept. */
-export const busyTimesOf = (id: string, { range, depth, spans }: FreeBusy, readAt: number): BusyTimes => ({
-  id,
-  readAt,
-  from: range.start,
-  until: range.end,
-  depth,
-  spans: [...spans],
-});

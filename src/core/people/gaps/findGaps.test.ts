@@ -129,7 +129,7 @@ test('in person only where all are at that place that day, in the smallest room 
   // Elsewhere it is held online, and it is said because of whom.
   const either = findGaps(asking(all, { way: 'either' })).proposals;
   const monday = either.find(({ start }) => start < at(1, 0));
-  expect(monday?.reasons).toContainEqual({ kind: 'online', ids: ['oona'] });
+  expect(monday?.reasons).toContainEqual({ kind: 'online', ids: ['oona'], place: 'Fennick' });
 });
 
 test('breaks, days off, and the hours that are asked for are kept', () => {

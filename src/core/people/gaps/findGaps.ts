@@ -143,7 +143,7 @@ export class GapSearch {
     const idsOf = (timelines: readonly Timeline[]): string[] => timelines.map(({ attender }) => attender.id);
     const reasons: GapReason[] = [];
     const tell = (
-      kind: Extract<GapReason, { ids: readonly string[] }>['kind'],
+      kind: Exclude<Extract<GapReason, { ids: readonly string[] }>, { kind: 'online' }>['kind'],
       timelines: readonly Timeline[],
     ) => {
       if (timelines.length > 0) reasons.push({ kind, ids: idsOf(timelines) });
@@ -163,7 +163,7 @@ export class GapSearch {
       reasons.push({ kind: 'in-person', place: this.place });
       if (room) reasons.push({ kind: 'room', id: room.id, seats: room.seats });
       else if (withRoom) reasons.push({ kind: 'no-room' });
-    } else if (way === 'either') reasons.push({ kind: 'online', ids: idsOf(elsewhere) });
+    } else if (way === 'either') reasons.push({ kind: 'online', ids: idsOf(elsewhere), place: this.place });
     tell(
       'tentative',
       coming.filter((timeline) => timeline.isTentative(slot, to)),

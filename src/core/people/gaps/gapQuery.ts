@@ -57,6 +57,16 @@ export interface GapQuery {
   readonly daysOff: readonly number[];
 }
 
+/** What a time that suits all is asked with, where one's own time is known from one's entries. */
+export interface GapsQuestion extends Omit<GapQuery, 'attenders'> {
+  /** The person whose calendar it is. */
+  readonly own: Omit<Attender, 'busy' | 'known'>;
+  readonly others: readonly Attender[];
+  /** Calendars whose entries take no time, and entries that don't: the one that a time is looked for. */
+  readonly freeCalendarIds: readonly string[];
+  readonly exceptEntryIds: readonly string[];
+}
+
 /** Why a proposal is a good one, or what speaks against it. */
 export type GapReason =
   | { readonly kind: 'all-free'; readonly count: number }
@@ -67,7 +77,7 @@ export type GapReason =
   | { readonly kind: 'their-clock'; readonly id: string; readonly minute: number; readonly days: number }
   | { readonly kind: 'after-away'; readonly id: string }
   | { readonly kind: 'in-person'; readonly place: string }
-  | { readonly kind: 'online'; readonly ids: readonly string[] }
+  | { readonly kind: 'online'; readonly ids: readonly string[]; readonly place: string }
   | { readonly kind: 'room'; readonly id: string; readonly seats: number }
   | { readonly kind: 'no-room' | 'lunch-kept' | 'stretches-kept' };
 

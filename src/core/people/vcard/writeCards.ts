@@ -49,7 +49,11 @@ function propertiesOf(person: Person, version: CardVersion): JCalProperty[] {
     ...said('note', notes),
     ...(groups.length > 0 ? ([['categories', {}, 'text', ...groups]] satisfies JCalProperty[]) : []),
     ...said('fburl', busyAddress ?? '', 'uri'),
-    ...said('rev', `${localString(Math.floor(person.modified / 1000) * 1000).replace(/[-:]/g, '')}Z`),
+    ...said(
+      'rev',
+      `${localString(Math.floor(person.modified / 1000) * 1000)}Z`,
+      isNew ? 'timestamp' : 'date-time',
+    ),
     ...kept,
   ];
 }

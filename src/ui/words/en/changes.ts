@@ -90,6 +90,12 @@ export const changesWords = {
     'findings-again': (count: number) => `${plural(count, 'finding')} looked at again`,
     'recipe-kept': (_count: number, name: string) => `Recipe “${name}” kept`,
     'recipe-removed': (_count: number, name: string) => `Recipe “${name}” removed`,
+    'person-saved': (_count: number, name: string) => `${name} kept`,
+    'people-added': (count: number) => `${plural(count, 'person or room', 'people and rooms')} taken over`,
+    'people-merged': (count: number, name: string) => `${count} made one: ${name}`,
+    'people-removed': (count: number, name: string) =>
+      count === 1 ? `${name} taken out` : `${count} people and rooms taken out`,
+    'busy-times-read': (count: number) => `Busy times read: ${count}`,
     'session-changed': () => 'Changed',
   },
   droppedChanges: (count: number) =>

@@ -11,6 +11,7 @@ export const en = {
   places: {
     plan: 'Plan',
     tidy: 'Tidy',
+    people: 'People',
     setup: 'Setup',
     navigation: 'Places',
     counted: (place: string, count: number) => `${place}, ${count} found`,

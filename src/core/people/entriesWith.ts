@@ -1,0 +1,46 @@
+import { plainAddress } from './peopleInOrder';
+import type { Occurrence } from '../schedule/occurrence';
+import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
+import { DAY } from '../time/civil';
+
+/** So far ahead and back entries with somebody are looked for, in days, and so many of them are told. */
+const REACH = 400;
+const MOST = 5;
+
+/** The next entries with somebody and the last ones, the nearest first. */
+export interface EntriesWith {
+  readonly next: readonly Occurrence[];
+  readonly last: readonly Occurrence[];
+}
+
+/** What occurs with somebody: who is invited or has invited under one of their addresses; for a room, what is held in it. */
+export function entriesWith(
+  index: OccurrenceIndex,
+  { addresses, room }: { readonly addresses: readonly string[]; readonly room?: string | undefined },
+  now: number,
+  zone: string,
+  filter: OccurrenceFilter,
+): EntriesWith {
+  const own = new Set(addresses.map(plainAddress));
+  const only = new Set<string>();
+  for (const { id, attendees = [], organizer, location, seriesId } of index.all()) {
+    const isWith =
+      attendees.some(({ address }) => own.has(plainAddress(address))) ||
+      (organizer !== undefined && own.has(plainAddress(organizer.address))) ||
+      (room !== undefined && location.trim().toLocaleLowerCase() === room.toLocaleLowerCase());
+    if (!isWith) continue;
+    only.add(id);
+    // A change that holds from an occurrence on is shown by its series.
+    if (seriesId !== undefined) only.add(seriesId);
+  }
+  if (only.size === 0) return { next: [], last: [] };
+  const range = { start: now - REACH * DAY, end: now + REACH * DAY };
+  const all = index.between(range, zone, filter, only).filter(({ status }) => status !== 'cancelled');
+  return {
+    next: all.filter(({ end }) => end > now).slice(0, MOST),
+    last: all
+      .filter(({ end }) => end <= now)
+      .reverse()
+      .slice(0, MOST),
+  };
+}

@@ -1,0 +1,171 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { removePeople } from '@/core/change/peopleChanges';
+import type { BusyTimes } from '@/core/model/busyTimes';
+import type { Person } from '@/core/model/person';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { DAY } from '@/core/time/civil';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
+import { instantToWall } from '@/core/time/zones';
+import { useCommands, useReveal } from '@/features/workspace';
+import { useCalendars, useEngineAnswer, useNow, useNowWall, useOpenStore, useSettings } from '@/store';
+import { shortDayText, timeRangeText, timeText } from '@/ui/dates';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Mark } from '@/ui/primitives/Mark';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { peopleWords as said } from '@/ui/words/people';
+import { AvailabilityLanes } from './find/AvailabilityLanes';
+import { hueOf, initialsOf } from './personMark';
+
+interface PersonPageProps {
+  person: Person;
+  times: BusyTimes | undefined;
+  onEdit: () => void;
+  onFind: () => void;
+  onClose: () => void;
+}
+
+/** Somebody by themselves: what they let be seen, their day, and what is next and was last with them. */
+export function PersonPage({ person, times, onEdit, onFind, onClose }: PersonPageProps) {
+  const { colours } = useTheme();
+  const { store } = useOpenStore();
+  const { commit, context } = useCommands();
+  const { homeZone } = useSettings();
+  const today = Math.floor(useNowWall(homeZone) / DAY);
+  const zone = person.zone ?? homeZone;
+  const details = [
+    [person.role, person.place, person.groups.join(', ')],
+    [person.seats === undefined ? '' : `${said.fields.seats}: ${person.seats}`, person.equipment.join(', ')],
+    person.addresses,
+  ].map((parts) => parts.filter(Boolean).join(' · '));
+  const takeOut = () => {
+    const patch = removePeople(store.getSnapshot().state, [person.id], context());
+    if (patch && commit(patch)) onClose();
+  };
+  return (
+    <View
+      role="region"
+      aria-label={person.name}
+      testID="person-page"
+      style={[styles.page, { borderColor: colours.line, backgroundColor: colours.card }]}
+    >
+      <View style={styles.head}>
+        <Mark mark={initialsOf(person)} colour={hueOf(person)} />
+        <TitleText level={2} size="large" style={styles.grow}>
+          {person.name}
+        </TitleText>
+        <Button icon="close" iconOnly kind="quiet" label={said.close} onPress={onClose} />
+      </View>
+      {details.filter(Boolean).map((line) => (
+        <AppText key={line} size="small" tone="quiet">
+          {line}
+        </AppText>
+      ))}
+      {person.notes === '' ? null : <AppText>{person.notes}</AppText>}
+      <View style={styles.actions}>
+        <Button kind="primary" label={said.findTitle} onPress={onFind} />
+        <Button icon="pencil-outline" label={said.edit} onPress={onEdit} />
+        <Button icon="delete-outline" label={said.remove} onPress={takeOut} />
+      </View>
+      <TitleText level={3} size="body">
+        {said.today}
+      </TitleText>
+      <AvailabilityLanes
+        day={today}
+        lanes={[
+          {
+            id: person.id,
+            name: person.name,
+            mark: initialsOf(person),
+            hue: hueOf(person),
+            place: person.place,
+            zone,
+            workingPattern: person.workingPattern ?? standardWorkingPattern,
+            busy: times?.spans ?? [],
+            known: times ? { start: times.from, end: times.until } : undefined,
+          },
+        ]}
+      />
+      <AppText size="small" tone="quiet">
+        {times
+          ? `${said.depths[times.depth]} · ${said.readAt(momentText(times.readAt, homeZone))}`
+          : said.notRead}
+      </AppText>
+      <WithThem person={person} />
+    </View>
+  );
+}
+
+const momentText = (instant: number, zone: string): string => {
+  const wall = instantToWall(zone, instant);
+  return `${shortDayText(Math.floor(wall / DAY))}, ${timeText(wall)}`;
+};
+
+/** What is next with somebody, and what was last. */
+function WithThem({ person }: { person: Person }) {
+  const { homeZone, workingPattern } = useSettings();
+  const calendars = useCalendars();
+  const reveal = useReveal();
+  const now = Math.floor(useNow() / 60_000) * 60_000;
+  const { data } = useEngineAnswer([
+    'entriesWith',
+    { addresses: person.addresses, ...(person.kind === 'room' ? { room: person.name } : {}) },
+    {
+      zone: homeZone,
+      workingPattern,
+      unlistedCalendarIds: calendars.filter(({ unlisted }) => unlisted).map(({ id }) => id),
+      ways: [],
+    },
+    now,
+  ]);
+  if (!data) return null;
+  const rows = (title: string, occurrences: readonly Occurrence[]) =>
+    occurrences.length === 0 ? null : (
+      <View style={styles.rows} role="group" aria-label={title}>
+        <TitleText level={3} size="body">
+          {title}
+        </TitleText>
+        {occurrences.map((occurrence) => {
+          const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
+          const when = `${shortDayText(Math.floor(occurrence.startWall / DAY))}${
+            occurrence.allDay ? '' : `, ${timeRangeText(occurrence.startWall, occurrence.endWall)}`
+          }`;
+          return (
+            <Pressable
+              key={occurrence.key}
+              role="button"
+              onPress={() => reveal(occurrence.key)}
+              style={styles.entry}
+            >
+              {calendar ? <Mark small mark={calendar.mark} colour={calendar.colour} /> : null}
+              <View style={styles.grow}>
+                <AppText numberOfLines={1}>{occurrence.title || words.entry.noTitle}</AppText>
+                <AppText size="small" tone="quiet" figures>
+                  {when}
+                </AppText>
+              </View>
+            </Pressable>
+          );
+        })}
+      </View>
+    );
+  if (data.next.length === 0 && data.last.length === 0)
+    return <AppText tone="quiet">{said.nothingWith}</AppText>;
+  return (
+    <>
+      {rows(said.next, data.next)}
+      {rows(said.last, data.last)}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { borderWidth: hairline, borderRadius: corner, padding: space(4), gap: space(2) },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
+  grow: { flex: 1, minWidth: 0 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), paddingVertical: space(2) },
+  rows: { gap: space(1) },
+  entry: { flexDirection: 'row', alignItems: 'center', gap: space(2), minHeight: sizes.target },
+});

@@ -1,0 +1,120 @@
+import { StyleSheet, View } from 'react-native';
+import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
+import type { Person } from '@/core/model/person';
+import { MEETING_WAYS } from '@/core/people/gaps/gapQuery';
+import { MINUTE } from '@/core/time/civil';
+import { lengthText } from '@/ui/dates';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { Mark } from '@/ui/primitives/Mark';
+import { SelectField } from '@/ui/primitives/PlatformField';
+import { ToggleRow } from '@/ui/primitives/ToggleRow';
+import { space } from '@/ui/theme/tokens';
+import { peopleWords as said } from '@/ui/words/people';
+import { hueOf, initialsOf } from '../personMark';
+import type { FindChoices } from './useGaps';
+
+const WEEKS = ['1', '2', '4'] as const;
+const SWITCHES = { pause: 'withPause', tentative: 'overTentative', room: 'withRoom' } as const;
+type Switch = keyof typeof SWITCHES;
+const SWITCH_NAMES = Object.keys(SWITCHES) as Switch[];
+
+interface FindOptionsProps {
+  people: readonly Person[];
+  hasRooms: boolean;
+  choices: FindChoices;
+  onChange: (choices: Partial<FindChoices>) => void;
+  onLeaveOut: (id: string) => void;
+}
+
+/** What a time is looked for with: who has to come, how long it takes, within which time, and how people meet. */
+export function FindOptions({ people, hasRooms, choices, onChange, onLeaveOut }: FindOptionsProps) {
+  const { optional } = choices;
+  return (
+    <View style={styles.options}>
+      <View role="group" aria-label={said.with} style={styles.people}>
+        {people.map((person) => {
+          const isOptional = optional.includes(person.id);
+          return (
+            <View key={person.id} style={styles.person}>
+              <Mark mark={initialsOf(person)} colour={hueOf(person)} off={isOptional} />
+              <AppText weight="500">{person.name}</AppText>
+              <Button
+                dense
+                kind="quiet"
+                label={isOptional ? said.optional(person.name) : said.required(person.name)}
+                shown={isOptional ? said.guests.optional : said.guests.required}
+                onPress={() =>
+                  onChange({
+                    optional: isOptional
+                      ? optional.filter((id) => id !== person.id)
+                      : [...optional, person.id],
+                  })
+                }
+              />
+              <Button
+                icon="close"
+                iconOnly
+                kind="quiet"
+                label={said.takeOut(person.name)}
+                onPress={() => onLeaveOut(person.id)}
+              />
+            </View>
+          );
+        })}
+      </View>
+      <View style={styles.fields}>
+        <View style={styles.field}>
+          <SelectField
+            label={said.length}
+            value={String(choices.minutes)}
+            options={OFFERED_LENGTHS.map((minutes) => ({
+              value: String(minutes),
+              label: lengthText(minutes * MINUTE),
+            }))}
+            onChange={(minutes) => onChange({ minutes: Number(minutes) })}
+            testID="find-length"
+          />
+        </View>
+        <View style={styles.field}>
+          <SelectField
+            label={said.when}
+            value={choices.weeks}
+            options={WEEKS.map((value) => ({ value, label: said.weeks[value] }))}
+            onChange={(value) => onChange({ weeks: WEEKS.find((weeks) => weeks === value) ?? '2' })}
+            testID="find-weeks"
+          />
+        </View>
+        <ChoiceRow
+          label={said.way}
+          choices={MEETING_WAYS.map((value) => ({ value, label: said.ways[value] }))}
+          value={choices.way}
+          onChange={(way) => onChange({ way })}
+        />
+        <ToggleRow
+          label={said.also}
+          choices={SWITCH_NAMES.filter(
+            (name) => name !== 'room' || (hasRooms && choices.way !== 'online'),
+          ).map((value) => ({ value, label: said.switches[value] }))}
+          values={SWITCH_NAMES.filter((name) => choices[SWITCHES[name]])}
+          onChange={(values) =>
+            onChange({
+              withPause: values.includes('pause'),
+              overTentative: values.includes('tentative'),
+              withRoom: values.includes('room'),
+            })
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  options: { gap: space(3) },
+  people: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1) },
+  person: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(2) },
+  field: { minWidth: 120 },
+});

@@ -1,0 +1,157 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { lengthOfNew } from '@/core/change/calendarDefaults';
+import type { Person } from '@/core/model/person';
+import type { Proposal } from '@/core/people/gaps/gapQuery';
+import { DAY, dateString, MINUTE } from '@/core/time/civil';
+import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
+import { instantToWall } from '@/core/time/zones';
+import { workspace } from '@/features/workspace';
+import { useSettings, useWritableCalendars } from '@/store';
+import { timeText } from '@/ui/dates';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { space } from '@/ui/theme/tokens';
+import { type GapFormats, peopleWords as said } from '@/ui/words/people';
+import { hueOf, initialsOf } from '../personMark';
+import type { KnownTimes } from '../useBusyTimes';
+import { AvailabilityLanes, type PersonLane } from './AvailabilityLanes';
+import { DayFitStrip } from './DayFitStrip';
+import { FindOptions } from './FindOptions';
+import { Ladder } from './Ladder';
+import { draftOf } from './takeProposal';
+import { firstChoices, OWN_ID, useGaps } from './useGaps';
+
+interface FindTimeProps {
+  people: readonly Person[];
+  rooms: readonly Person[];
+  known: KnownTimes;
+  onLeaveOut: (id: string) => void;
+  onClose: () => void;
+}
+
+/** A time that suits some people: proposals with their reasons, how well days suit, and the lanes of all. */
+export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTimeProps) {
+  const settings = useSettings();
+  const router = useRouter();
+  const calendars = useWritableCalendars();
+  const target = calendars.find(({ id }) => id === settings.targetCalendarId) ?? calendars[0];
+  const [choices, setChoices] = useState(() => firstChoices(lengthOfNew(target, settings)));
+  const [shown, setShown] = useState<{ proposal?: Proposal; day: number }>();
+  const { question, data, isError, refetch } = useGaps(people, rooms, known.times, choices);
+  const byId = useMemo(() => new Map([...people, ...rooms].map((each) => [each.id, each])), [people, rooms]);
+  // A room has its whole name, somebody the one that they are called by.
+  const nameOf = (id: string): string => {
+    if (id === OWN_ID) return said.yourself;
+    const named = byId.get(id);
+    return named?.kind === 'room' ? named.name : (named?.name.split(' ')[0] ?? '');
+  };
+  const formats: GapFormats = {
+    name: nameOf,
+    whose: (id) => (id === OWN_ID ? said.yours : said.theirs(nameOf(id))),
+    place: (id) => byId.get(id)?.place || (byId.get(id)?.zone ?? ''),
+    clock: (minute) => timeText(minute * MINUTE),
+  };
+  const proposals = data?.proposals ?? [];
+  const first = proposals[0];
+  const dayOf = (instant: number): number => Math.floor(instantToWall(settings.homeZone, instant) / DAY);
+  const proposal = shown ? shown.proposal : first;
+  const day = shown?.day ?? (first ? dayOf(first.start) : dayOf(question.range.start));
+  const take = (taken: Proposal) => {
+    if (!target) return;
+    const fields = draftOf(taken, people, rooms, choices.optional, {
+      calendarId: target.id,
+      zone: settings.homeZone,
+    });
+    workspace.edit({ fields, before: fields, panel: 'full', changed: true });
+    router.navigate({ pathname: '/', params: { date: dateString(dayOf(taken.start)) } });
+  };
+  const lanes: PersonLane[] = [
+    {
+      id: OWN_ID,
+      name: said.you,
+      mark: said.you.slice(0, 2).toUpperCase(),
+      hue: 'pine',
+      place: question.own.place,
+      zone: settings.homeZone,
+      workingPattern: settings.workingPattern,
+      busy: data?.ownBusy ?? [],
+      known: { start: question.range.start - DAY, end: question.range.end },
+    },
+    ...people.map((person): PersonLane => {
+      const times = known.times.get(person.id);
+      return {
+        id: person.id,
+        name: person.name,
+        mark: initialsOf(person),
+        hue: hueOf(person),
+        place: person.place,
+        zone: person.zone ?? settings.homeZone,
+        workingPattern: person.workingPattern ?? standardWorkingPattern,
+        busy: times?.spans ?? [],
+        known: times ? { start: times.from, end: times.until } : undefined,
+      };
+    }),
+  ];
+  return (
+    <View role="region" aria-label={said.findTitle} style={styles.find} testID="find-time">
+      <View style={styles.head}>
+        <TitleText level={2} size="large" style={styles.grow}>
+          {said.findTitle}
+        </TitleText>
+        <Button icon="close" iconOnly kind="quiet" label={said.close} onPress={onClose} />
+      </View>
+      {people.length === 0 ? null : (
+        <FindOptions
+          people={people}
+          hasRooms={rooms.length > 0}
+          choices={choices}
+          onChange={(changes) => {
+            setShown(undefined);
+            setChoices({ ...choices, ...changes });
+          }}
+          onLeaveOut={onLeaveOut}
+        />
+      )}
+      {known.isAway ? <AppText role="status">{said.away}</AppText> : null}
+      {people.length === 0 ? (
+        <AppText tone="quiet">{said.chooseSome}</AppText>
+      ) : isError ? (
+        <View role="alert" style={styles.head}>
+          <AppText>{said.failed}</AppText>
+          <Button label={said.retry} onPress={() => void refetch()} />
+        </View>
+      ) : !data ? (
+        <AppText role="status" tone="quiet">
+          {said.looking}
+        </AppText>
+      ) : (
+        <>
+          <DayFitStrip days={data.days} shown={day} onShow={(next) => setShown({ day: next })} />
+          <AvailabilityLanes
+            day={day}
+            lanes={lanes}
+            proposed={proposal && dayOf(proposal.start) === day ? proposal : undefined}
+          />
+          <AppText role="status" tone="quiet" size="small">
+            {proposals.length === 0 ? said.noneSuits : ''}
+          </AppText>
+          <Ladder
+            proposals={proposals}
+            shown={proposal}
+            formats={formats}
+            onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}
+            onTake={take}
+          />
+        </>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  find: { gap: space(3) },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,3 @@
+export { EntryGuests } from './EntryGuests';
+export { GuestsField } from './GuestsField';
+export { PeopleScreen } from './PeopleScreen';

@@ -1,0 +1,37 @@
+import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useMemo } from 'react';
+
+/** What People shows, as its address says: whose page, who is chosen, and whether a time is looked for with them. */
+export interface PeopleLook {
+  readonly who: string | undefined;
+  readonly chosen: readonly string[];
+  readonly isFinding: boolean;
+}
+
+const one = (value: string | string[] | undefined): string | undefined => [value].flat()[0];
+
+/** Reads what People shows from the address, and changes it there. */
+export function usePeopleAddress() {
+  const { who, chosen, finding } = useGlobalSearchParams();
+  const router = useRouter();
+  const text = JSON.stringify([one(who) ?? '', one(chosen) ?? '', one(finding) ?? '']);
+  return useMemo(() => {
+    const [person, ids, isFinding] = JSON.parse(text) as [string, string, string];
+    const look: PeopleLook = {
+      who: person || undefined,
+      chosen: ids.split(',').filter(Boolean),
+      isFinding: isFinding === '1',
+    };
+    return {
+      look,
+      show(changes: Partial<PeopleLook>) {
+        const next = { ...look, ...changes };
+        router.setParams({
+          who: next.who,
+          chosen: next.chosen.join(',') || undefined,
+          finding: next.isFinding ? '1' : undefined,
+        });
+      },
+    };
+  }, [text, router]);
+}

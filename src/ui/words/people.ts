@@ -1,0 +1,186 @@
+import type { StateNow } from '@/core/people/busy/stateNow';
+import type { GapReason, MeetingWay } from '@/core/people/gaps/gapQuery';
+import { plural } from './plural';
+
+/** How the reasons of a proposal are written: names, and clocks. */
+export interface GapFormats {
+  readonly name: (id: string) => string;
+  /** Whose something is: theirs, or the person's own. */
+  readonly whose: (id: string) => string;
+  readonly place: (id: string) => string;
+  readonly clock: (minute: number) => string;
+}
+
+const and = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+
+const count = (number: number): string =>
+  ['none', 'one', 'two', 'three', 'four', 'five', 'six'][number] ?? String(number);
+
+/** Why a proposal is a good one, or what speaks against it. */
+export function reasonText(reason: GapReason, { name, whose, place, clock }: GapFormats): string {
+  const names = 'ids' in reason ? and(reason.ids.map(name)) : '';
+  switch (reason.kind) {
+    case 'all-free':
+      return reason.count === 1
+        ? 'you are free'
+        : reason.count === 2
+          ? 'both free'
+          : `all ${count(reason.count)} free`;
+    case 'missing':
+      return `without ${names}`;
+    case 'optional-missing':
+      return `${names} can’t come, and need not`;
+    case 'tentative':
+      return `over something tentative (${names})`;
+    case 'unknown':
+      return `not known of ${names}`;
+    case 'lunch-lost':
+      return `no lunch for ${names}`;
+    case 'lunch-kept':
+      return 'nobody loses their lunch';
+    case 'their-clock':
+      return `${name(reason.id)} ${clock(reason.minute)}${reason.days === 0 ? '' : reason.days > 0 ? ' the next day' : ' the day before'} in ${place(reason.id)}`;
+    case 'after-away':
+      return `after ${whose(reason.id)} time away`;
+    case 'in-person':
+      return `all in ${reason.place}`;
+    case 'online':
+      return reason.place === '' ? 'online' : `online: ${names} not in ${reason.place}`;
+    case 'room':
+      return `${name(reason.id)} has ${plural(reason.seats, 'seat')}`;
+    case 'no-room':
+      return 'no room is free';
+    case 'stretches-kept':
+      return 'no long stretch is cut';
+  }
+}
+
+/** The words of People: they come with the place. */
+export const peopleWords = {
+  title: 'People',
+  find: 'Name, role, place or group',
+  findLabel: 'Find somebody',
+  add: 'Add somebody',
+  none: 'Nobody is here yet. Take over the office’s directory, open a file of cards, or add somebody.',
+  noneFound: 'Nobody is called that.',
+  colleagues: 'Colleagues',
+  rooms: 'Rooms',
+  kinds: { colleague: 'Colleague', room: 'Room' },
+  directory: 'Take over the directory',
+  directoryAbout: 'A made-up stand-in that ships with the server.',
+  openCards: 'Open cards (.vcf)',
+  saveCards: 'Save cards',
+  cardsName: 'people.vcf',
+  taken: (added: number, merged: number) =>
+    `${plural(added, 'new one', 'new ones')}, ${plural(merged, 'one filled up', 'filled up')}`,
+  nothingNew: 'Nothing new: all of them are here already.',
+  unreadable: (many: number) => `${plural(many, 'line', 'lines')} could not be read`,
+  away: 'The directory is out of reach. What was read before is shown.',
+  select: (name: string) => `Choose ${name}`,
+  findTime: (many: number) => (many === 0 ? 'Find a time' : `Find a time with ${many}`),
+  chooseSome: 'Choose who is to be there.',
+  merge: (many: number) => `Make ${many} one`,
+  remove: 'Take out',
+  edit: 'Change',
+  close: 'Close',
+  save: 'Save',
+  fields: {
+    name: 'Name',
+    kind: 'Kind',
+    addresses: 'E-mail addresses',
+    addressesHint: 'One after the other, with commas; the first is the one that is written to.',
+    role: 'Role',
+    place: 'Place',
+    zone: 'Time zone',
+    noZone: 'As mine',
+    groups: 'Groups',
+    groupsHint: 'With commas between them.',
+    seats: 'Seats',
+    equipment: 'Equipment',
+    notes: 'Notes',
+  },
+  problems: {
+    name: 'A name is missing.',
+    address: (text: string) => `“${text}” is no address.`,
+    seats: 'Seats are a whole number.',
+  },
+  newTitle: 'Somebody new',
+  editTitle: (name: string) => `Change ${name}`,
+  theirTime: (time: string, place: string) => `${time} in ${place}`,
+  depths: {
+    busy: 'Lets you see when they are busy',
+    titles: 'Lets you see what they are at',
+    everything: 'Lets you see everything',
+  },
+  readAt: (when: string) => `read ${when}`,
+  notRead: 'Busy times are not known.',
+  next: 'Next with them',
+  last: 'Last with them',
+  nothingWith: 'Nothing with them.',
+  today: 'Today',
+  hoursIn: 'Hours, on your clock',
+  findTitle: 'Find a time',
+  with: 'With',
+  optional: (name: string) => `${name} need not come`,
+  required: (name: string) => `${name} has to come`,
+  takeOut: (name: string) => `Leave ${name} out`,
+  length: 'How long',
+  when: 'Within',
+  weeks: { '1': 'A week', '2': 'Two weeks', '4': 'Four weeks' },
+  way: 'How',
+  ways: { either: 'As it fits', 'in-person': 'In person', online: 'Online' } satisfies Record<
+    MeetingWay,
+    string
+  >,
+  also: 'With',
+  switches: { pause: 'A break around it', tentative: 'Also over tentative', room: 'A room' },
+  proposals: 'Times that suit',
+  looking: 'Looking for a time …',
+  failed: 'A time could not be looked for just now.',
+  retry: 'Try again',
+  noneSuits: 'No time suits all of them. Try more weeks, a shorter time, or fewer who have to come.',
+  take: 'Take this time',
+  takeLabel: (when: string) => `Take this time: ${when}`,
+  best: 'best',
+  days: 'How well days suit',
+  dayFit: (day: string, share: number) =>
+    share <= 0 ? `${day}: nothing fits` : `${day}: ${Math.round(share * 100)} % of the day is open`,
+  laneLabel: (name: string, parts: readonly string[]) =>
+    `${name}: ${parts.length > 0 ? parts.join(', ') : 'nothing is taken'}`,
+  you: 'You',
+  yourself: 'you',
+  yours: 'your',
+  theirs: (name: string) => `${name}’s`,
+  busyKinds: { busy: 'busy', tentative: 'tentative', away: 'away' },
+  unknown: 'not known',
+  stateNow: ({ kind, title }: StateNow, until: string): string => {
+    const what =
+      title ??
+      {
+        busy: 'Busy',
+        tentative: 'Tentative',
+        away: 'Away',
+        free: 'Free',
+        'not-working': 'Not at work',
+        unknown: '',
+      }[kind];
+    return until === '' ? what : `${what} until ${until}`;
+  },
+  guests: {
+    title: 'People',
+    add: 'Add somebody',
+    notSent: 'They are noted with the entry; nothing is sent to them.',
+    typed: (text: string) => `Add ${text}`,
+    remove: (name: string) => `Leave ${name} out`,
+    optional: 'need not come',
+    required: 'has to come',
+    answers: {
+      'NEEDS-ACTION': 'no answer yet',
+      ACCEPTED: 'yes',
+      DECLINED: 'no',
+      TENTATIVE: 'perhaps',
+      DELEGATED: 'handed on',
+    } as Readonly<Record<string, string>>,
+  },
+} as const;
