@@ -4,7 +4,7 @@ import type { BusySpan } from '@/core/model/busyTimes';
 import type { WorkingPattern, Workplace } from '@/core/model/settings';
 import { DAY, HOUR, MINUTE, parseDate } from '@/core/time/civil';
 import { workingDay } from '@/core/time/workingPattern';
-import { instantToWall } from '@/core/time/zones';
+import { instantToWall, wallToInstant } from '@/core/time/zones';
 import { findGaps, GapSearch } from './findGaps';
 import type { Attender, GapQuery, GapReason } from './gapQuery';
 import { SLOT } from './timeline';
@@ -167,17 +167,25 @@ test('what is not known of somebody is said', () => {
   expect(first!.reasons).toContainEqual({ kind: 'unknown', ids: ['ines'] });
 });
 
-/** Whether somebody could be there, minute by minute, as their own clock and pattern have it. */
+/**
+ * Whether somebody could be there, minute by minute: within some hours of theirs, from the instant at which these begin on
+ * their clock to that at which they end. An hour that comes twice lies within hours that go on over it.
+ */
 function couldCome(attender: Attender, start: number, minutes: number, pause: number): boolean {
+  const { zone, workingPattern, busy } = attender;
   for (let minute = 0; minute < minutes; minute++) {
-    const wall = instantToWall(attender.zone, start + minute * MINUTE);
-    const day = Math.floor(wall / DAY);
-    const ofDay = (wall - day * DAY) / MINUTE;
-    if (!workingDay(attender.workingPattern, day).spans.some(({ from, to }) => ofDay >= from && ofDay < to))
-      return false;
+    const instant = start + minute * MINUTE;
+    const today = Math.floor(instantToWall(zone, instant) / DAY);
+    const isWorked = [today - 1, today, today + 1].some((day) =>
+      workingDay(workingPattern, day).spans.some(({ from, to }) => {
+        const [begins, ends] = [from, to].map((of) => wallToInstant(zone, day * DAY + of * MINUTE));
+        return instant >= begins! && instant < ends!;
+      }),
+    );
+    if (!isWorked) return false;
   }
   const end = start + minutes * MINUTE;
-  return !attender.busy.some(
+  return !busy.some(
     (span) => span.start - pause * MINUTE < end && span.end + pause * MINUTE > start && span.end > span.start,
   );
 }
