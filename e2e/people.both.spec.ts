@@ -94,3 +94,17 @@ test('where the directory can’t be read, what was read before is shown, and it
   await expect(page.getByText('The directory is out of reach.')).toBeVisible();
   await expect(dev).toHaveText(said);
 });
+
+test('people are named in the entry line, completed as one types', async ({ page }) => {
+  await openPlan(page);
+  const line = page.getByTestId('entry-line');
+  await line.fill('Lens plans Thu 15:00 with tob');
+  await press(page.getByTestId('complete-guest'));
+  await line.pressSequentially('optional oona');
+  await expect(page.getByTestId('understood-people')).toContainText('Tobias Rask, (Oona Pell)');
+  await expect(page.getByTestId('understood-title')).toHaveText('Lens plans');
+  await line.press('Enter');
+  const guests = page.getByTestId('entry-guests').getByTestId('guest');
+  await expect(guests).toHaveCount(2);
+  await expect(guests.last()).toContainText('need not come');
+});

@@ -87,7 +87,6 @@ async function main(): Promise<void> {
       await page.getByTestId('over-by-now').waitFor();
     });
     await picture(browser, 'editor-phone', true, '/', openEditor);
-    await picture(browser, 'editor-wide', false, '/', openEditor);
     await picture(browser, 'repeat-phone', true, '/', async (page) => {
       await openEditor(page);
       await page.getByTestId('repeat').click();
@@ -125,6 +124,13 @@ async function main(): Promise<void> {
     await picture(browser, 'hours-phone', true, '/tidy?part=hours&span=month', async (page) => {
       await page.getByTestId('hours-chart').waitFor();
     });
+    await picture(
+      browser,
+      'people-wide',
+      false,
+      '/people?finding=1&chosen=demo-person-oona-pell,demo-person-salma-wray,demo-person-tobias-rask',
+      (page) => present(page, 'proposal'),
+    );
     await picture(browser, 'setup-wide', false, '/setup', async (page) => {
       await page.getByRole('heading', { name: 'Calendars' }).waitFor();
     });

@@ -1,5 +1,6 @@
 import type { Availability, Classification } from '../model/entry';
 import type { Reminder } from '../model/reminder';
+import type { GuestSaid } from './parts/guests';
 import type { RepeatSaid } from './repeatSaid';
 
 /** What can be said once; no two parts of a reading say the same. */
@@ -69,6 +70,7 @@ export interface Said {
   readonly reminder?: Reminder;
   readonly hasNoReminder?: boolean;
   readonly url?: string;
+  readonly guests?: readonly GuestSaid[];
 }
 
 /** What is wrong with a part as it is written; it stays in the title. */

@@ -24,6 +24,8 @@ export interface EntryLineContext {
   readonly dayFirst?: boolean;
   /** Categories that there are. */
   readonly categories?: readonly string[];
+  /** Who can be invited by name. */
+  readonly people?: readonly { readonly id: string; readonly name: string }[];
   /** The person's own names of zones, which count before all others. */
   readonly zones?: readonly NamedZone[];
   /** What the person chose before, by the pattern of a doubt. */

@@ -11,6 +11,7 @@ import { daysIn } from './parts/days';
 import { dayRangesIn, momentsIn, spansIn, timeRangesIn } from './parts/ranges';
 import { exceptionsIn, repeatEndsIn } from './parts/repeatEnds';
 import { repeatsIn } from './parts/repeats';
+import { type GuestSaid, guestsIn } from './parts/guests';
 import { placesIn } from './parts/places';
 import { remindersIn } from './parts/reminders';
 import { calendarsIn, linksIn, statesOfEntryIn } from './parts/signs';
@@ -28,6 +29,7 @@ export const UNDERSTOOD_PARTS = [
   'repeat',
   'zone',
   'place',
+  'people',
   'calendar',
   'category',
   'availability',
@@ -60,6 +62,8 @@ export interface EntryLineDraft {
   /** None at all where the line says that there is none. */
   readonly reminders?: readonly Reminder[];
   readonly url?: string;
+  /** Who is invited, each once. */
+  readonly guests: readonly GuestSaid[];
   /** What was said, rather than filled in. */
   readonly said: readonly UnderstoodPart[];
   /** Where it was said. */
@@ -109,6 +113,7 @@ function candidatesIn(text: string, context: LineContext): Candidate[] {
     ...exceptionsIn(text, context),
     ...calendarsIn(text, context),
     ...remindersIn(text),
+    ...guestsIn(text, context),
   ];
   const timeEnds = [...times, ...spans].filter(({ slots }) => slots.includes('time')).map(({ to }) => to);
   found.push(...zonesIn(text, timeEnds, context));
@@ -143,6 +148,7 @@ function withoutKept(text: string, candidates: readonly Candidate[], kept: reado
 const partsOfCandidate = ({ slots, said }: Candidate): UnderstoodPart[] => {
   const parts = slots.map((slot) => PART_OF_SLOT[slot]);
   if (said.category !== undefined) return ['category'];
+  if (said.guests) return ['people'];
   return said.reminder || said.hasNoReminder ? ['reminder'] : [...new Set(parts)];
 };
 
@@ -169,6 +175,11 @@ export function parseEntryLine(line: string, given: EntryLineContext): EntryLine
   const times = timesOf(said, title, context);
   const reminders = parts.flatMap(({ said: { reminder } }) => reminder ?? []);
   const categories = parts.flatMap(({ said: { category } }) => (category === undefined ? [] : [category]));
+  const guests = new Map(
+    parts.flatMap(({ said: { guests: named = [] } }) =>
+      named.map((guest) => [guest.personId, guest] as const),
+    ),
+  );
   const problems = [...reading.flatMap(({ problem }) => (problem ? [problem] : [])), ...problemsApart];
   const order = (part: UnderstoodPart) => UNDERSTOOD_PARTS.indexOf(part);
   return {
@@ -183,6 +194,7 @@ export function parseEntryLine(line: string, given: EntryLineContext): EntryLine
     ...(said.classification ? { classification: said.classification } : {}),
     ...(reminders.length > 0 || said.hasNoReminder ? { reminders } : {}),
     ...(said.url === undefined ? {} : { url: said.url }),
+    guests: [...guests.values()],
     said: [...new Set(spans.flatMap((span) => span.parts))].sort((a, b) => order(a) - order(b)),
     spans,
     problems,

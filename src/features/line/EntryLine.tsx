@@ -67,6 +67,7 @@ export const EntryLine = memo(function EntryLine({
     () => (reading && grammar ? grammar.otherReadings(line, reading.draft, reading.context) : []),
     [reading, grammar, line],
   );
+  const completions = reading && grammar ? grammar.guestCompletions(line, reading.context.people ?? []) : [];
   const fields = reading?.fields ?? null;
   // The view shows the draft as it is typed; equal fields are shown once.
   const shown = JSON.stringify(fields);
@@ -111,6 +112,11 @@ export const EntryLine = memo(function EntryLine({
             reading.draft.start.kind === 'zoned' ? reading.draft.start.zone : zone,
           )}
           others={others}
+          completions={completions}
+          onComplete={(completed) => {
+            write(completed);
+            input.current?.focus();
+          }}
           onOpen={corrections.open}
           onOther={corrections.takeOther}
           onFull={openFull}

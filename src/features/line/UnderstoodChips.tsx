@@ -18,8 +18,10 @@ export function UnderstoodChips({
   viewZone,
   zoneName,
   others,
+  completions,
   onOpen,
   onOther,
+  onComplete,
   onFull,
 }: {
   draft: EntryLineDraft;
@@ -27,8 +29,11 @@ export function UnderstoodChips({
   viewZone: string;
   zoneName: string;
   others: readonly OtherReading[];
+  /** Names that the last word may be the beginning of, and the line with each. */
+  completions: readonly { readonly name: string; readonly line: string }[];
   onOpen: (part: UnderstoodPart, anchor: Anchor) => void;
   onOther: (other: OtherReading) => void;
+  onComplete: (line: string) => void;
   onFull: () => void;
 }) {
   const { colours } = useTheme();
@@ -43,6 +48,18 @@ export function UnderstoodChips({
       <AppText weight="700" numberOfLines={1} style={styles.title} testID="understood-title">
         {draft.title || words.entry.noTitle}
       </AppText>
+      {completions.map(({ name, line }) => (
+        <Pressable
+          key={name}
+          role="button"
+          aria-label={words.line.complete(name)}
+          testID="complete-guest"
+          onPress={() => onComplete(line)}
+          style={[styles.chip, styles.other, { borderColor: colours.accent }]}
+        >
+          <AppText size="small">{name}</AppText>
+        </Pressable>
+      ))}
       {partsShown(draft, { calendar, viewZone, zoneName }).flatMap((shown) => [
         <PartChip key={shown.part} {...shown} said={draft.said.includes(shown.part)} onOpen={onOpen} />,
         ...others

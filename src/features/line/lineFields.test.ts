@@ -4,6 +4,7 @@ import { initialSettings } from '@/core/model/initialSettings';
 import { blankFields } from '@/core/change/eventFields';
 import { parseDate, parseLocal } from '@/core/time/civil';
 import { fieldsOver, type LineLook, readLine } from './lineFields';
+import type { Person } from '@/core/model/person';
 import { noticeBefore } from '@/core/model/reminder';
 
 const meetings = calendar();
@@ -17,6 +18,7 @@ const look: LineLook = {
   calendars: [meetings, rota],
   target: meetings,
   categories: ['Inspection'],
+  people: [],
   kept: [],
 };
 const read = (line: string, more: Partial<LineLook> = {}) =>
@@ -93,4 +95,34 @@ test('in a calendar on another clock the dates that are left out go along with t
   const at = (local: string) => ({ kind: 'zoned' as const, local, zone: 'Atlantic/Azores' });
   expect(fields?.start).toEqual(at('2027-03-11T09:00:00'));
   expect(fields?.recurrence?.exceptionDates).toEqual([at('2027-03-18T09:00:00')]);
+});
+
+test('people who are named are guests of the entry: those who have to come, and those who need not', () => {
+  const person = (name: string): Person => ({
+    id: name,
+    kind: 'colleague',
+    name,
+    addresses: [`${name.split(' ')[0]!.toLowerCase()}@fennick.example`],
+    role: '',
+    place: '',
+    equipment: [],
+    notes: '',
+    groups: [],
+    created: 0,
+    modified: 0,
+  });
+  const people = ['Tobias Rask', 'Salma Wray', 'Oona Pell'].map(person);
+  const { fields, draft } = read('Lens plans Thu 10:00 with Tobias and salma wray, optional Oona', {
+    people,
+  });
+  expect(draft.title).toBe('Lens plans');
+  expect(draft.said).toContain('people');
+  expect(fields?.attendees?.map(({ address, parameters: { role } }) => [address, role])).toEqual([
+    ['mailto:tobias@fennick.example', 'REQ-PARTICIPANT'],
+    ['mailto:salma@fennick.example', 'REQ-PARTICIPANT'],
+    ['mailto:oona@fennick.example', 'OPT-PARTICIPANT'],
+  ]);
+  // Who is not known stays in the title, as does all of it where nobody is.
+  expect(read('Lunch with Marek Fri 12:30', { people }).draft.title).toBe('Lunch with Marek');
+  expect(read('Lunch with Oona Fri 12:30').fields).not.toHaveProperty('attendees');
 });

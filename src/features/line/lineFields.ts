@@ -4,6 +4,8 @@ import type { EntryLineContext, EntryLineDraft } from '@/core/entryline/parseEnt
 import type { Calendar } from '@/core/model/calendar';
 import type { EventFields } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
+import type { Person } from '@/core/model/person';
+import { guestOf } from '@/core/people/guests';
 import type { Settings } from '@/core/model/settings';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { atWall, wallOf } from '@/core/time/eventTime';
@@ -20,6 +22,8 @@ export interface LineLook {
   readonly calendars: readonly Calendar[];
   readonly target: Calendar | undefined;
   readonly categories: readonly string[];
+  /** Who can be invited by name. */
+  readonly people: readonly Person[];
   /** Pieces of the line that stay in the title. */
   readonly kept: readonly string[];
 }
@@ -30,6 +34,8 @@ export interface ReadLine {
   readonly calendar: Calendar | undefined;
   /** The fields of its entry; none without a calendar to go to. */
   readonly fields: EventFields | undefined;
+  /** What it says beside its time. */
+  readonly said: Partial<EventFields>;
   readonly context: EntryLineContext;
 }
 
@@ -42,6 +48,7 @@ const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineCo
     defaultLength: lengthOfNew(calendar, settings) * MINUTE,
     calendars: look.calendars,
     categories: look.categories,
+    people: look.people,
     weekStart: settings.weekStart,
     dayFirst: look.dayFirst,
     kept: look.kept,
@@ -54,7 +61,11 @@ const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineCo
 };
 
 /** What a draft says beside its time, and its calendar. */
-function saidFields(draft: EntryLineDraft): Partial<EventFields> {
+function saidFields(draft: EntryLineDraft, people: readonly Person[]): Partial<EventFields> {
+  const attendees = draft.guests.flatMap(({ personId, isOptional }) => {
+    const person = people.find(({ id }) => id === personId);
+    return person ? [guestOf(person, !isOptional)] : [];
+  });
   return {
     title: draft.title,
     ...(draft.location ? { location: draft.location } : {}),
@@ -64,6 +75,7 @@ function saidFields(draft: EntryLineDraft): Partial<EventFields> {
     ...(draft.classification ? { classification: draft.classification } : {}),
     ...(draft.reminders ? { reminders: [...draft.reminders] } : {}),
     ...(draft.url === undefined ? {} : { url: draft.url }),
+    ...(attendees.length > 0 ? { attendees } : {}),
   };
 }
 
@@ -81,7 +93,7 @@ export function readLine(
   const hasOwnLength = calendar?.defaultLengthMinutes !== target?.defaultLengthMinutes;
   const draft = hasOwnLength ? parse(line, context) : first;
   const there = (time: EventTime) => inCalendarZone(time, calendar, zone);
-  const said = saidFields(draft);
+  const said = saidFields(draft, look.people);
   const { recurrence } = said;
   const fields = calendar && {
     ...blankFields(calendar.id, there(draft.start), there(draft.end)),
@@ -91,7 +103,7 @@ export function readLine(
       ? { recurrence: { ...recurrence, exceptionDates: recurrence.exceptionDates.map(there) } }
       : {}),
   };
-  return { draft, calendar, fields, context };
+  return { draft, calendar, fields, said, context };
 }
 
 /** Whole days, of which day is set. */
@@ -101,7 +113,10 @@ const NO_DATE: EventTime = { kind: 'date', date: '' };
  * The fields of a draft over a pressed time, with what the words of its title say: where they say no day it keeps its own,
  * where they say no time or length it keeps those.
  */
-export function fieldsOver(pressed: EventFields, { draft, calendar }: ReadLine): EventFields {
+export function fieldsOver(
+  pressed: EventFields,
+  { draft, calendar, said: saidBeside }: ReadLine,
+): EventFields {
   const { said } = draft;
   const [start, end] = [wallOf(pressed.start), wallOf(pressed.end)];
   const [saidStart, saidLength] = [wallOf(draft.start), wallOf(draft.end) - wallOf(draft.start)];
@@ -118,7 +133,7 @@ export function fieldsOver(pressed: EventFields, { draft, calendar }: ReadLine):
   const startWall = day * DAY + timeOfDay;
   return {
     ...pressed,
-    ...saidFields(draft),
+    ...saidBeside,
     ...(draft.calendarId !== undefined && calendar ? { calendarId: calendar.id } : {}),
     start: atWall(kind, startWall),
     end: atWall(kind, startWall + length),

@@ -23,6 +23,7 @@ const ICONS: Readonly<Record<UnderstoodPart, IconName>> = {
   repeat: 'autorenew',
   zone: 'earth',
   place: 'map-marker-outline',
+  people: 'account-group-outline',
   calendar: 'tag-outline',
   category: 'bookmark-outline',
   availability: 'tune-variant',
@@ -75,6 +76,9 @@ export function partsShown(
     ...(draft.recurrence ? { repeat: recurrenceText(draft.recurrence, start) } : {}),
     ...(said.includes('zone') ? { zone: zoneOfDraft(draft, viewZone, zoneName) } : {}),
     ...(draft.location ? { place: draft.location } : {}),
+    ...(draft.guests.length > 0
+      ? { people: draft.guests.map(({ name, isOptional }) => (isOptional ? `(${name})` : name)).join(', ') }
+      : {}),
     calendar: calendar.name,
     ...(draft.categories.length > 0 ? { category: draft.categories.join(', ') } : {}),
     ...(draft.availability ? { availability: words.entry.availability[draft.availability] } : {}),

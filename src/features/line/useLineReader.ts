@@ -2,13 +2,13 @@ import { useEffect, useMemo, useState } from 'react';
 import type * as entryline from '@/core/entryline';
 import { isReadOnly, type Calendar } from '@/core/model/calendar';
 import { importWords } from '@/features/zones';
-import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { useNowWall, usePeople, useSettings, useSnapshot } from '@/store';
 import { writesDayFirst } from '@/ui/dates';
 import { type LineLook, type ReadLine, readLine } from './lineFields';
 
 export type Grammar = Pick<
   typeof entryline,
-  'dayInWords' | 'otherReadings' | 'parseEntryLine' | 'rewriteLine'
+  'dayInWords' | 'guestCompletions' | 'otherReadings' | 'parseEntryLine' | 'rewriteLine'
 >;
 
 /** Reads a line; pieces of it that are `kept` stay in the title. */
@@ -57,6 +57,7 @@ export function useLineReader({
 }): LineReader {
   const settings = useSettings();
   const nowWall = useNowWall(zone);
+  const people = usePeople();
   const known = useSnapshot(({ state }) => state.categories);
   return useMemo(() => {
     const look: LineLook = {
@@ -68,8 +69,10 @@ export function useLineReader({
       calendars: calendars.filter((each) => !isReadOnly(each)),
       target,
       categories: [...known.values()].map(({ name }) => name),
+      // Who has no address can't be invited.
+      people: people.filter(({ addresses }) => addresses.length > 0),
       kept: [],
     };
     return (grammar, line, kept = []) => readLine(grammar.parseEntryLine, line, { ...look, kept });
-  }, [settings, nowWall, zone, selectedDay, calendars, target, known]);
+  }, [settings, nowWall, zone, selectedDay, calendars, target, known, people]);
 }
