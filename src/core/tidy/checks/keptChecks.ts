@@ -39,6 +39,9 @@ export interface Findings {
 /** So many findings of one check are listed: who has dealt with them asks for the next. */
 export const MOST_LISTED = 500;
 
+/** After so many changes all is looked at anew. */
+const MOST_TOUCHED = 5000;
+
 const timeOf = ({ details }: Finding): number => details.at ?? (details.day ?? 0) * 86_400_000;
 /** The first findings of a check, of however many. */
 function firstOf(check: CheckName, found: readonly Finding[]): Finding[] {
@@ -87,8 +90,9 @@ export class KeptChecks {
   private checks: ReturnType<Check>[] = [];
   /** What the checks were last run with, but for what is fine. */
   private asked = '';
-  /** What changed since, as it was and as it is. */
-  private touched = new Map<string, CalendarEvent[]>();
+  /** The ids of what changed since, with those of its series; and calendars in which a whole day changed. */
+  private touched = new Set<string>();
+  private changedDays = new Set<string>();
   private running: Promise<unknown> = Promise.resolve();
 
   constructor(private readonly index: OccurrenceIndex) {}
@@ -96,14 +100,24 @@ export class KeptChecks {
   /** Forgets everything: all entries are others now. */
   reset(): void {
     this.checked = undefined;
-    this.touched.clear();
+    this.forgetTouched();
   }
 
-  /** Hears of a change of an entry. */
+  private forgetTouched(): void {
+    this.touched = new Set();
+    this.changedDays = new Set();
+  }
+
+  /** Hears of a change of an entry: what it was, and what it is. */
   touch(id: string, events: readonly (CalendarEvent | null)[]): void {
     if (!this.checked) return;
-    const known = this.touched.get(id) ?? [];
-    this.touched.set(id, [...known, ...events.flatMap((event) => event ?? [])]);
+    this.touched.add(id);
+    for (const event of events) {
+      if (event?.seriesId !== undefined) this.touched.add(event.seriesId);
+      if (event?.start.kind === 'date') this.changedDays.add(event.calendarId);
+    }
+    // Where most has changed, it costs less to begin anew.
+    if (this.touched.size > MOST_TOUCHED) this.reset();
   }
 
   /**
@@ -137,7 +151,7 @@ export class KeptChecks {
       touched = this.concerned();
       this.checked.follow(touched);
     }
-    this.touched.clear();
+    this.forgetTouched();
     const { checked, checks } = this;
     const all: Finding[] = [];
     for (const [done, check] of checks.entries()) {
@@ -153,19 +167,11 @@ export class KeptChecks {
 
   /** What was touched, with what hangs on it: a series and its occurrences, and series that leave out other days now. */
   private concerned(): Touched<CalendarEvent> {
-    const ids = new Set<string>();
-    const daysOff = new Set<string>();
-    for (const [id, events] of this.touched) {
-      ids.add(id);
-      for (const changed of this.index.changesOf(id)) ids.add(changed);
-      for (const { seriesId, start, calendarId } of events) {
-        if (seriesId !== undefined) ids.add(seriesId);
-        if (start.kind === 'date') daysOff.add(calendarId);
-      }
-    }
-    if (daysOff.size > 0)
+    const ids = new Set(this.touched);
+    for (const id of this.touched) for (const changed of this.index.changesOf(id)) ids.add(changed);
+    if (this.changedDays.size > 0)
       for (const { id, recurrence } of this.index.all())
-        if (recurrence?.skipDaysOff && daysOff.has(recurrence.skipDaysOff.calendarId)) ids.add(id);
+        if (recurrence?.skipDaysOff && this.changedDays.has(recurrence.skipDaysOff.calendarId)) ids.add(id);
     return new Map([...ids].map((id) => [id, this.index.get(id)]));
   }
 }
