@@ -1,6 +1,5 @@
 import type { Availability, Classification } from '../model/entry';
 import type { Reminder } from '../model/reminder';
-import type { GuestSaid } from './parts/guests';
 import type { RepeatSaid } from './repeatSaid';
 
 /** What can be said once; no two parts of a reading say the same. */
@@ -33,6 +32,13 @@ export interface Doubt {
   readonly pattern: string;
   /** The one that is taken first stands first. */
   readonly choices: readonly string[];
+}
+
+/** Somebody who is invited: by whose name, and whether they need not come. */
+export interface GuestSaid {
+  readonly personId: string;
+  readonly name: string;
+  readonly isOptional: boolean;
 }
 
 /** What parts say; a reading is the sum of its parts. Days are day numbers, lengths milliseconds. */

@@ -1,7 +1,7 @@
 import type { Availability, Classification, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { Reminder } from '../model/reminder';
-import type { Candidate, Doubt, LineProblem, Slot } from './candidate';
+import type { Candidate, Doubt, GuestSaid, LineProblem, Slot } from './candidate';
 import { likeliestReading, saidBy } from './choose';
 import { type EntryLineContext, type LineContext, lineContext } from './lineContext';
 import { lineText } from './lineText';
@@ -11,7 +11,7 @@ import { daysIn } from './parts/days';
 import { dayRangesIn, momentsIn, spansIn, timeRangesIn } from './parts/ranges';
 import { exceptionsIn, repeatEndsIn } from './parts/repeatEnds';
 import { repeatsIn } from './parts/repeats';
-import { type GuestSaid, guestsIn } from './parts/guests';
+import { guestsIn } from './parts/guests';
 import { placesIn } from './parts/places';
 import { remindersIn } from './parts/reminders';
 import { calendarsIn, linksIn, statesOfEntryIn } from './parts/signs';

@@ -1,12 +1,5 @@
-import { anyOf, asWord, type Candidate, uncaptured, wholeWords } from '../candidate';
+import { anyOf, asWord, type Candidate, type GuestSaid, uncaptured, wholeWords } from '../candidate';
 import type { LineContext } from '../lineContext';
-
-/** Somebody who is invited: by whose name, and whether they need not come. */
-export interface GuestSaid {
-  readonly personId: string;
-  readonly name: string;
-  readonly isOptional: boolean;
-}
 
 /** Names under which people are known: the whole one, and the first where nobody else has it. */
 function namesOf(people: NonNullable<LineContext['people']>): Map<string, { id: string; name: string }> {
