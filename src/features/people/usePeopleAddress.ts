@@ -1,5 +1,6 @@
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
+import { keepPlaceInHistory } from '@/ui/backCloses';
 
 /** What People shows, as its address says: whose page, who is chosen, and whether a time is looked for with them. */
 export interface PeopleLook {
@@ -24,7 +25,9 @@ export function usePeopleAddress() {
     };
     return {
       look,
+      /** Goes to a changed look: another page is a step that one comes back from, a choice takes its place. */
       show(changes: Partial<PeopleLook>) {
+        keepPlaceInHistory(!('who' in changes) && !('isFinding' in changes));
         const next = { ...look, ...changes };
         router.setParams({
           who: next.who,

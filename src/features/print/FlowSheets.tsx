@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState } from 'react';
+import { Fragment, useLayoutEffect, useRef, useState } from 'react';
 import { paginate, type SheetSize } from '@/core/layout/paper';
 import type { DayRange } from '@/core/layout/views';
 import type { ReactNode } from 'react';
@@ -97,11 +97,11 @@ export function FlowSheets({
         >
           <div style={{ margin: `0 ${sheet.margin}px` }}>
             {blocks.slice(from, to).map(({ key, content, isAbove }, at) => (
-              <div key={key} data-testid="print-block">
+              <Fragment key={key}>
                 {at === 0 && !isAbove ? head : null}
-                {content}
+                <div data-testid="print-block">{content}</div>
                 {isAbove ? head : null}
-              </div>
+              </Fragment>
             ))}
           </div>
         </SheetFrame>

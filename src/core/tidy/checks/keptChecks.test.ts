@@ -86,7 +86,7 @@ test('after whatever changes, what is kept is what a new look finds', async () =
         }
       },
     ),
-    { numRuns: 20 },
+    { numRuns: 10 },
   );
 });
 
