@@ -1,3 +1,4 @@
+import type { Person } from '@/core/model/person';
 import { blankFields } from '@/core/change/eventFields';
 import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
@@ -114,3 +115,19 @@ export function remindedOf(...events: readonly CalendarEvent[]): Reminded {
   reminders.load(events);
   return { index, reminders };
 }
+
+/** Somebody of the office, whose address begins with their first name. */
+export const person = (name: string, fields: Partial<Person> = {}): Person => ({
+  id: name,
+  kind: 'colleague',
+  name,
+  addresses: [`${name.split(' ')[0]!.toLowerCase()}@fennick.example`],
+  role: '',
+  place: '',
+  equipment: [],
+  notes: '',
+  groups: [],
+  created: 0,
+  modified: 0,
+  ...fields,
+});

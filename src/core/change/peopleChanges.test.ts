@@ -1,4 +1,4 @@
-import { context as freshContext, stateWith } from '../../../testing/samples';
+import { context as freshContext, person, stateWith } from '../../../testing/samples';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import { peopleByName, personOfAddress } from '@/core/people/peopleInOrder';
 import { applyPatch, inversePatch } from './patch';
@@ -15,17 +15,10 @@ const shared = freshContext();
 /** One for all, so that no id comes twice. */
 const context = () => shared;
 
-const someone = (name: string, more: Partial<PersonFields> = {}): PersonFields => ({
-  kind: 'colleague',
-  name,
-  addresses: [`${name.split(' ')[0]!.toLowerCase()}@fennick.example`],
-  role: '',
-  place: '',
-  equipment: [],
-  notes: '',
-  groups: [],
-  ...more,
-});
+const someone = (name: string, more: Partial<PersonFields> = {}): PersonFields => {
+  const { id: _, created: __, modified: ___, ...fields } = person(name, more);
+  return fields;
+};
 const withPeople = (...people: PersonFields[]) => {
   const state = stateWith();
   return applyPatch(state, addPeople(state, people, context()).patch);

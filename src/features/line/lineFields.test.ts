@@ -1,10 +1,9 @@
-import { calendar } from '../../../testing/samples';
+import { calendar, person } from '../../../testing/samples';
 import { parseEntryLine } from '@/core/entryline/parseEntryLine';
 import { initialSettings } from '@/core/model/initialSettings';
 import { blankFields } from '@/core/change/eventFields';
 import { parseDate, parseLocal } from '@/core/time/civil';
 import { fieldsOver, type LineLook, readLine } from './lineFields';
-import type { Person } from '@/core/model/person';
 import { noticeBefore } from '@/core/model/reminder';
 
 const meetings = calendar();
@@ -98,20 +97,7 @@ test('in a calendar on another clock the dates that are left out go along with t
 });
 
 test('people who are named are guests of the entry: those who have to come, and those who need not', () => {
-  const person = (name: string): Person => ({
-    id: name,
-    kind: 'colleague',
-    name,
-    addresses: [`${name.split(' ')[0]!.toLowerCase()}@fennick.example`],
-    role: '',
-    place: '',
-    equipment: [],
-    notes: '',
-    groups: [],
-    created: 0,
-    modified: 0,
-  });
-  const people = ['Tobias Rask', 'Salma Wray', 'Oona Pell'].map(person);
+  const people = ['Tobias Rask', 'Salma Wray', 'Oona Pell'].map((name) => person(name));
   const { fields, draft } = read('Lens plans Thu 10:00 with Tobias and salma wray, optional Oona', {
     people,
   });

@@ -58,6 +58,9 @@ export function PeopleScreen() {
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
       />
+      <AppText size="small" tone="quiet">
+        {said.directoryAbout}
+      </AppText>
       {people.length === 0 ? <AppText tone="quiet">{said.none}</AppText> : null}
       {known.isAway ? <AppText role="status">{said.away}</AppText> : null}
       <PeopleList

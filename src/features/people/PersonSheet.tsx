@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { type PersonFields, savePerson } from '@/core/change/peopleChanges';
+import { categoriesOf } from '@/core/fields/categoryNames';
 import { type Person, PERSON_KINDS } from '@/core/model/person';
+import { isAddress } from '@/core/people/guests';
 import { isKnownZone } from '@/core/time/zones';
 import { useCommands } from '@/features/workspace';
 import { ZoneField } from '@/features/zones';
@@ -12,16 +14,6 @@ import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { words } from '@/ui/words';
 import { peopleWords as said } from '@/ui/words/people';
-
-const listed = (text: string): string[] => [
-  ...new Set(
-    text
-      .split(',')
-      .map((part) => part.trim())
-      .filter(Boolean),
-  ),
-];
-const ADDRESS = /^[^\s@,]+@[^\s@,]+$/;
 
 const PersonForm = z
   .object({
@@ -40,7 +32,7 @@ const PersonForm = z
     notes: z.string().max(20_000),
   })
   .superRefine(({ addresses }, check) => {
-    const wrong = listed(addresses).find((address) => !ADDRESS.test(address));
+    const wrong = categoriesOf(addresses, []).find((address) => !isAddress(address));
     if (wrong !== undefined)
       check.addIssue({ code: 'custom', path: ['addresses'], message: said.problems.address(wrong) });
   });
@@ -78,13 +70,13 @@ export function PersonSheet({
         ...kept,
         kind: form.kind,
         name: form.name,
-        addresses: listed(form.addresses),
+        addresses: categoriesOf(form.addresses, []),
         role: form.role,
         place: form.place,
         ...(isKnownZone(form.zone) ? { zone: form.zone } : {}),
-        groups: listed(form.groups),
+        groups: categoriesOf(form.groups, person?.groups ?? []),
         ...(isRoom && form.seats !== '' ? { seats: Number(form.seats) } : {}),
-        equipment: isRoom ? listed(form.equipment) : [],
+        equipment: isRoom ? categoriesOf(form.equipment, person?.equipment ?? []) : [],
         notes: form.notes,
       };
       const saved = savePerson(store.getSnapshot().state, fields, context(), person?.id);

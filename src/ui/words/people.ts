@@ -68,7 +68,8 @@ export const peopleWords = {
   rooms: 'Rooms',
   kinds: { colleague: 'Colleague', room: 'Room' },
   directory: 'Take over the directory',
-  directoryAbout: 'A made-up stand-in that ships with the server.',
+  directoryAbout:
+    'The directory is a made-up stand-in that ships with the server: its people and their times are invented.',
   openCards: 'Open cards (.vcf)',
   saveCards: 'Save cards',
   cardsName: 'people.vcf',
@@ -119,7 +120,6 @@ export const peopleWords = {
   last: 'Last with them',
   nothingWith: 'Nothing with them.',
   today: 'Today',
-  hoursIn: 'Hours, on your clock',
   findTitle: 'Find a time',
   with: 'With',
   optional: (name: string) => `${name} need not come`,

@@ -4,7 +4,7 @@ import type { Person } from '@/core/model/person';
 import type { Attender, GapRoom, GapsQuestion, MeetingWay } from '@/core/people/gaps/gapQuery';
 import { MINUTE } from '@/core/time/civil';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { useCalendarKinds, useEngineAnswer, useNow, useSettings, useSnapshot } from '@/store';
+import { useCalendarKinds, useEngineAnswer, useNow, useSettings } from '@/store';
 
 /** What a time is looked for with, as a person chooses it. */
 export interface FindChoices {
@@ -59,7 +59,6 @@ export function useGaps(
 ) {
   const { homeZone, workingPattern, homeLabel } = useSettings();
   const { free, unlisted } = useCalendarKinds();
-  const addresses = useSnapshot(({ state }) => state.settings.get('settings')?.addresses?.email ?? '');
   const from = Math.ceil(useNow() / STEP) * STEP;
   const question = useMemo(
     (): GapsQuestion => ({
@@ -94,5 +93,5 @@ export function useGaps(
     }),
     [people, rooms, times, choices, homeZone, workingPattern, homeLabel, from, free, unlisted],
   );
-  return { question, own: addresses, ...useEngineAnswer(['gaps', question]) };
+  return { question, ...useEngineAnswer(['gaps', question]) };
 }
