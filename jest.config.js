@@ -10,7 +10,7 @@ const alias = {
     '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
 };
 const transformIgnorePatterns = [
-  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|ical.js)/)',
+  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|ical.js|postal-mime)/)',
 ];
 module.exports = {
   // Generous: a machine that stands still for a while is no fault of the code.
@@ -45,7 +45,7 @@ module.exports = {
       moduleNameMapper: alias,
       setupFiles: ['<rootDir>/testing/temporal.js', '<rootDir>/testing/browser.js'],
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|comlink))',
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|comlink|postal-mime))',
       ],
     },
   ],

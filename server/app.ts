@@ -8,6 +8,7 @@ import { feedHost, OFFERED } from './feedHost/feedHost';
 import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
 import { hostNames } from './hostNames';
+import { MailRelay, mailRoutes } from './mail/mailRoutes';
 import { messageRoutes, outboxPages } from './messages/messageRoutes';
 import { MessageStore } from './messages/messageStore';
 import type { PageSections } from './published/pageSections';
@@ -40,7 +41,15 @@ export interface AppOptions {
   readonly makeSections?: (job: SectionsJob) => Promise<PageSections | undefined>;
 }
 
-const PER_MINUTE = { all: 3000, feeds: 240, publishing: 240, pages: 600, messages: 60, directory: 600 };
+const PER_MINUTE = {
+  all: 3000,
+  feeds: 240,
+  publishing: 240,
+  pages: 600,
+  messages: 60,
+  mail: 240,
+  directory: 600,
+};
 const SLOW_MS = 4000;
 
 const limited = (limit: number) =>
@@ -94,12 +103,13 @@ export function createApp(options: AppOptions): Express {
   const published = new PublishedStore(path.join(options.data, 'published'), options.keeping);
   const pages = new PageStore(path.join(options.data, 'pages'), options.makeSections ?? sectionsInWorker);
   const messages = options.messages ?? new MessageStore(path.join(options.data, 'messages'), now);
+  const mail = new MailRelay(path.join(options.data, 'mail'), now);
   const app = express();
   app.disable('x-powered-by');
   app.use(hostNames(options.host ?? '127.0.0.1'));
   app.use(limited(perMinute.all));
   app.use('/p', limited(perMinute.pages), publishedPages(published, pages, now));
-  app.use('/outbox', limited(perMinute.pages), outboxPages(messages));
+  app.use('/outbox', limited(perMinute.pages), outboxPages(messages, mail));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
   app.use(helmet({ contentSecurityPolicy, strictTransportSecurity: false }));
   app.use(compression());
@@ -116,6 +126,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
   app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, pages, now));
   app.use('/api/directory', limited(perMinute.directory), directory(now));
+  app.use('/api/mail', limited(perMinute.mail), mailRoutes(mail, now));
   app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'not found' });

@@ -1,6 +1,7 @@
 import express, { type Router } from 'express';
 import { plainPageHeaders } from '../plainPageHeaders';
 import { Token } from '../secrets';
+import type { MailRelay } from '../mail/mailRoutes';
 import { FARTHEST, MessagePlan } from './message';
 import type { MessageStore, PlanAnswer } from './messageStore';
 import { outboxPage } from './outboxPage';
@@ -29,7 +30,7 @@ export function messageRoutes(store: MessageStore, now: () => number): Router {
 }
 
 /** What a browser's messages came to: `/outbox/TOKEN`, for who has its address. */
-export function outboxPages(store: MessageStore): Router {
+export function outboxPages(store: MessageStore, relay: MailRelay): Router {
   const router = express.Router();
   router.use(plainPageHeaders("'self'"));
   router.get('/:token', async (request, response) => {
@@ -40,7 +41,8 @@ export function outboxPages(store: MessageStore): Router {
     }
     await store.send();
     response.set({ 'Cache-Control': 'no-store', 'X-Robots-Tag': 'noindex, nofollow' });
-    response.type('html').send(outboxPage(await store.get(token.data)));
+    const [box, mail] = await Promise.all([store.get(token.data), relay.get(token.data)]);
+    response.type('html').send(outboxPage(box, mail));
   });
   return router;
 }

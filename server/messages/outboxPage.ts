@@ -1,4 +1,5 @@
 import { escapeHtml, htmlPage } from '../htmlPage';
+import type { MailBox } from '../mail/mailBox';
 import type { DoneMessage, Message, MessageBox } from './message';
 
 const OUTCOMES: Readonly<Record<DoneMessage['outcome'], string>> = {
@@ -8,7 +9,7 @@ const OUTCOMES: Readonly<Record<DoneMessage['outcome'], string>> = {
 };
 
 /** A moment as the browser's own clock shows it. */
-const momentOf = (at: number, { ahead, zone }: Pick<MessageBox, 'ahead' | 'zone'>): string => {
+const momentOf = (at: number, { ahead, zone }: Pick<MessageBox | MailBox, 'ahead' | 'zone'>): string => {
   try {
     return new Intl.DateTimeFormat('en-GB', {
       dateStyle: 'medium',
@@ -27,8 +28,13 @@ const messageMarkup = (message: Message, box: MessageBox, outcome: string): stri
 ${subject ? `<div>${escapeHtml(subject)}</div>` : ''}<span class="more">${escapeHtml(body)}</span></div></li>`;
 };
 
-/** All messages of one browser: those that went, latest first, and those to come. */
-export function outboxPage(box: MessageBox | undefined): string {
+const letterMarkup = ({ to, subject, text, at }: MailBox['sent'][number], mail: MailBox): string =>
+  `<li class="entry"><span class="time">${escapeHtml(momentOf(at, mail))}</span><div>
+<strong>${escapeHtml(subject)}</strong> <small>to ${escapeHtml(to.join(', '))}</small>
+<span class="more">${escapeHtml(text)}</span></div></li>`;
+
+/** All messages of one browser: those that went, latest first, and those to come; and its letters of invitations. */
+export function outboxPage(box: MessageBox | undefined, mail: MailBox | undefined): string {
   const done = [...(box?.done ?? [])].reverse();
   const planned = box?.planned ?? [];
   const list = (items: string[], none: string) =>
@@ -46,6 +52,13 @@ ${list(
 ${list(
   planned.map((message) => messageMarkup(message, box!, 'waits')),
   'Nothing is to go out in the next fourteen days.',
-)}`,
+)}${
+      mail && mail.sent.length > 0
+        ? `\n<h2>Invitations and answers</h2>\n<ul>${[...mail.sent]
+            .reverse()
+            .map((letter) => letterMarkup(letter, mail))
+            .join('\n')}</ul>`
+        : ''
+    }`,
   });
 }

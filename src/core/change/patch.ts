@@ -85,6 +85,12 @@ export const SUMMARIES = [
   'people-merged',
   'people-removed',
   'busy-times-read',
+  'guests-told',
+  'nobody-told',
+  'letter-read',
+  'letter-dismissed',
+  'letters-sent',
+  'invitation-answered',
   'session-changed',
 ] as const;
 export type SummaryKind = (typeof SUMMARIES)[number];

@@ -29,6 +29,8 @@ const full = event({
     },
     { address: 'mailto:oona@fennick.example', parameters: {} },
   ],
+  ownAnswer: 'tentative',
+  guestsMay: ['invite'],
   conferences: [
     { uri: 'https://meet.fennick.example/crane', parameters: { feature: 'AUDIO', label: 'By wire' } },
   ],

@@ -22,7 +22,13 @@ import {
 import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
 import type { Field, RowFor } from './field';
 import { importanceForm, priorityProperty, readPriority } from './importance';
-import { attendeesProperty, conferencesProperty, organizerProperty } from './people';
+import {
+  attendeesProperty,
+  conferencesProperty,
+  guestsMayProperty,
+  organizerProperty,
+  ownAnswerProperty,
+} from './people';
 import { travelProperty } from './travel';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
@@ -266,6 +272,22 @@ export const EVENT_FIELDS = {
     published: 'everything',
     batch: true,
     property: attendeesProperty,
+  }),
+  ownAnswer: field<EventFields['ownAnswer']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'never',
+    batch: false,
+    property: ownAnswerProperty,
+  }),
+  guestsMay: field<EventFields['guestsMay']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: false,
+    property: guestsMayProperty,
   }),
   conferences: field<EventFields['conferences']>({
     ...apart,

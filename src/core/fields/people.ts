@@ -1,5 +1,7 @@
 import type { CalendarUser, Conference } from '../model/calendarUser';
+import { GUESTS_MAY, type GuestsMay, OWN_ANSWERS, type OwnAnswer } from '../model/entry';
 import type { JCalProperty } from '../model/jcal';
+import { oneOf, textProperties } from './codecs';
 import type { PropertyCodec } from './field';
 
 const addressed = (name: string, { address, parameters }: CalendarUser): JCalProperty => [
@@ -40,4 +42,24 @@ export const conferencesProperty: PropertyCodec<Conference[] | undefined> = {
   read: ({ all }) =>
     orNone(all('conference').map(([, parameters, , uri]) => ({ uri: String(uri), parameters }))),
   write: (value) => (value ?? []).map(({ uri, parameters }) => ['conference', parameters, 'uri', uri]),
+};
+
+/** Our property of what was answered to an invitation: the person's own word, where others may stand under many addresses. */
+const OWN_ANSWER_PROPERTY = 'x-orderly-week-own-answer';
+export const ownAnswerProperty: PropertyCodec<OwnAnswer | undefined> = {
+  names: [OWN_ANSWER_PROPERTY],
+  read: ({ text }) => oneOf(OWN_ANSWERS, text(OWN_ANSWER_PROPERTY)),
+  write: (value) => textProperties(OWN_ANSWER_PROPERTY, value?.toUpperCase() ?? ''),
+};
+
+/** Our property of what guests may: names with commas between, or NOTHING. */
+const GUESTS_MAY_PROPERTY = 'x-orderly-week-guests-may';
+export const guestsMayProperty: PropertyCodec<GuestsMay[] | undefined> = {
+  names: [GUESTS_MAY_PROPERTY],
+  read: ({ text }) => {
+    const said = text(GUESTS_MAY_PROPERTY).toLowerCase();
+    return said === '' ? undefined : GUESTS_MAY.filter((each) => said.split(',').includes(each));
+  },
+  write: (value) =>
+    value ? textProperties(GUESTS_MAY_PROPERTY, value.join(',').toUpperCase() || 'NOTHING') : [],
 };

@@ -22,6 +22,16 @@ export type Status = z.infer<typeof Status>;
 export const DAY_OFF_HANDLINGS = ['omit', 'next', 'previous'] as const;
 export type DayOffHandling = (typeof DAY_OFF_HANDLINGS)[number];
 
+/** What an invited person has answered themselves, or that they have not yet (PARTSTAT, RFC 5545 3.2.12). */
+export const OWN_ANSWERS = ['needs-action', 'accepted', 'tentative', 'declined'] as const;
+export type OwnAnswer = (typeof OWN_ANSWERS)[number];
+
+/** What guests of an entry may do beside answering. */
+export const GUESTS_MAY = ['change', 'invite', 'see-each-other', 'propose'] as const;
+export type GuestsMay = (typeof GUESTS_MAY)[number];
+/** What they may where nothing else is chosen. */
+export const GUESTS_MAY_USUALLY: readonly GuestsMay[] = ['see-each-other', 'propose'];
+
 /** A series that skips days off: the calendar whose all-day entries are days off, and what happens on them. */
 export const SkipDaysOff = z.object({
   calendarId: z.string().min(1),
@@ -72,6 +82,10 @@ export const EntryBase = z.object({
   /** Who invites, and who is invited (RFC 5545 3.8.4.3 and 3.8.4.1). */
   organizer: CalendarUser.optional(),
   attendees: z.array(CalendarUser).optional(),
+  /** Of an invitation that came: what was answered to it. */
+  ownAnswer: z.enum(OWN_ANSWERS).optional(),
+  /** What its guests may; the usual without it. */
+  guestsMay: z.array(z.enum(GUESTS_MAY)).optional(),
   /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */
   priority: z.number().int().min(1).max(9).optional(),
   /** A colour of its own, in place of its category's or calendar's. */

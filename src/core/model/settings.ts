@@ -52,6 +52,8 @@ export type QuietTimes = z.infer<typeof QuietTimes>;
 export const OwnAddresses = z.object({
   email: z.string().max(254).default(''),
   phone: z.string().max(40).default(''),
+  /** What others are told that one is called. */
+  name: z.string().max(200).optional(),
 });
 export type OwnAddresses = z.infer<typeof OwnAddresses>;
 
@@ -89,6 +91,8 @@ export const Settings = z.object({
   reminderSound: z.literal(true).optional(),
   addresses: OwnAddresses.optional(),
   runDown: RunDownTimes.optional(),
+  /** Whether invitations that were declined leave no trace; struck through otherwise. */
+  dropsDeclined: z.literal(true).optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */
   demoNow: z.string().optional(),
 });

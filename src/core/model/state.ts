@@ -6,6 +6,7 @@ import { Category } from './category';
 import { Entry } from './entry';
 import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
 import { FineFinding } from './fineFinding';
+import { Invitation, Letter } from './invitation';
 import type { Migration } from './migration';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
@@ -53,6 +54,8 @@ export const Session = z.object({
   tableColumns: TableColumns.optional(),
   /** How much Tidy's checks found, and when they last looked. */
   findings: z.object({ count: z.number().int().min(0), at: z.number() }).optional(),
+  /** The last letter that was fetched from the mail relay, by its number there. */
+  lettersRead: z.number().int().min(0).optional(),
   /** Since when calendars have been hidden in Plan, instants by their ids. */
   hiddenSince: z.record(z.string(), z.number()).optional(),
 });
@@ -100,6 +103,8 @@ export const COLLECTIONS = {
   fineFindings: { schema: FineFinding, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   people: { schema: Person, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   busyTimes: { schema: BusyTimes, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
+  invitations: { schema: Invitation, migrations: none, chunks: 4, isBackedUp: true, isContent: true },
+  letters: { schema: Letter, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
   reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;

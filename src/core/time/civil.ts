@@ -3,7 +3,8 @@
  * A day number counts days from 1970-01-01; a wall time is milliseconds from 1970-01-01T00:00 of the same
  * clock, without a zone.
  */
-export const MINUTE = 60_000;
+export const SECOND = 1000;
+export const MINUTE = 60 * SECOND;
 export const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;
 

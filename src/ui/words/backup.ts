@@ -41,6 +41,7 @@ export const backupWords = {
     recipes: 'Recipes',
     fineFindings: 'Findings that are fine',
     people: 'People and rooms',
+    invitations: 'Invitations',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

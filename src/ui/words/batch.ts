@@ -207,6 +207,8 @@ export const batchWords = {
     priority: 'Importance',
     organizer: 'Organizer',
     attendees: 'People',
+    ownAnswer: 'My answer',
+    guestsMay: 'Guests may',
     conferences: 'Online',
     colour: 'Colour',
     attachments: 'Files',

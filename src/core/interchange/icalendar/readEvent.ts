@@ -57,7 +57,7 @@ const LOCAL = /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d:[0-5]\dZ?$/;
 const DATE = /^\d{4}-\d\d-\d\d$/;
 
 /** The event times of a date property: DATE or DATE-TIME. */
-function readTimes({ property, line }: ReadLine, context: ReadContext): EventTime[] {
+export function readTimes({ property, line }: ReadLine, context: ReadContext): EventTime[] {
   const [, parameters, , ...values] = property;
   // A name of no letters names no zone: such times are no zone's.
   const name = typeof parameters.tzid === 'string' && parameters.tzid !== '' ? parameters.tzid : undefined;

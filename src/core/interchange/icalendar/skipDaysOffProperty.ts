@@ -41,6 +41,36 @@ export function skipProperties(
   const parameters = { [CALENDAR_ID]: skip.calendarId, ...(name ? { [CALENDAR_NAME]: name } : {}) };
   const setting: JCalProperty = [SKIP_PROPERTY, parameters, 'unknown', VALUES[skip.handling]];
   if (!source) return [setting];
+  const marked = (property: JCalProperty): JCalProperty => {
+    const [of, given, type, ...values] = property;
+    return [of, { ...given, [DAY_OFF_PARAMETER]: 'TRUE' }, type, ...values];
+  };
+  const dates = skippedDates(event, overrides, source.lookup(skip.calendarId), source.now);
+  return [
+    setting,
+    ...dates.flatMap(({ left, instead }) => [
+      marked(timeProperty('exdate', left)),
+      ...(instead ? [marked(timeProperty('rdate', instead))] : []),
+    ]),
+  ];
+}
+
+/** A date of a series that is left out for a day off, and when it is held instead. */
+export interface SkippedDate {
+  readonly left: CalendarEvent['start'];
+  readonly instead: CalendarEvent['start'] | undefined;
+}
+
+/**
+ * The dates of the coming years that a series leaves out or moves for days off. Dates that were changed by themselves are left alone.
+ * @param now an instant in milliseconds
+ */
+export function skippedDates(
+  event: CalendarEvent,
+  overrides: readonly CalendarEvent[],
+  daysOff: DayOffLookup,
+  now: number,
+): SkippedDate[] {
   const series = new Series(event);
   const zone = event.start.kind === 'zoned' ? event.start.zone : 'UTC';
   const changed = new Set(
@@ -51,21 +81,19 @@ export function skipProperties(
   const [first] = series.next(-Infinity, 1, zone);
   const window = {
     start: first?.start ?? 0,
-    end: Math.max(first?.start ?? 0, source.now) + YEARS_AHEAD * 366 * DAY,
+    end: Math.max(first?.start ?? 0, now) + YEARS_AHEAD * 366 * DAY,
   };
-  const marked = (property: JCalProperty): JCalProperty => {
-    const [of, given, type, ...values] = property;
-    return [of, { ...given, [DAY_OFF_PARAMETER]: 'TRUE' }, type, ...values];
-  };
-  const daysOff = source.lookup(skip.calendarId);
-  const dates = series.between(window, zone).flatMap(({ wall }): JCalProperty[] => {
+  return series.between(window, zone).flatMap(({ wall }): SkippedDate[] => {
     if (changed.has(wall)) return [];
     const shown = series.shownWallOf(wall, zone, daysOff);
     if (shown === wall) return [];
-    const out = marked(timeProperty('exdate', atWall(event.start, wall)));
-    return shown === undefined ? [out] : [out, marked(timeProperty('rdate', atWall(event.start, shown)))];
+    return [
+      {
+        left: atWall(event.start, wall),
+        instead: shown === undefined ? undefined : atWall(event.start, shown),
+      },
+    ];
   });
-  return [setting, ...dates];
 }
 
 /** Whether a property follows from days off rather than from the person. */

@@ -96,6 +96,12 @@ export const changesWords = {
     'people-removed': (count: number, name: string) =>
       count === 1 ? `${name} taken out` : `${count} people and rooms taken out`,
     'busy-times-read': (count: number) => `Busy times read: ${count}`,
+    'guests-told': (count: number, name: string) => `“${name}”: ${count} told`,
+    'nobody-told': (_count: number, name: string) => `“${name}”: nobody told`,
+    'letter-read': (_count: number, name: string) => `Mail about “${name}”`,
+    'letter-dismissed': (_count: number, name: string) => `“${name}” let be`,
+    'letters-sent': (count: number) => `Letters sent: ${count}`,
+    'invitation-answered': (_count: number, name: string) => `“${name}” answered`,
     'session-changed': () => 'Changed',
   },
   droppedChanges: (count: number) =>

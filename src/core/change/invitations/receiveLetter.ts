@@ -1,0 +1,103 @@
+import type { Invitation, ItipMethod, Letter, WaitsFor } from '../../model/invitation';
+import type { State } from '../../model/state';
+import { withAnswers } from '../../people/invitations/answers';
+import { receiveAsGuest } from '../../people/invitations/guest';
+import type { ItipMessage } from '../../people/invitations/itipMessage';
+import { receiveAsOrganizer } from '../../people/invitations/organizer';
+import { readMessages } from '../../people/invitations/readMessage';
+import { type ChangeContext, type Patch } from '../patch';
+import { UnitOfWork } from '../unitOfWork';
+import { entriesOfUid } from './entriesOfUid';
+import { putGuestEntries } from './guestEntries';
+
+/** A mail that came, as far as it is about invitations. */
+export interface Mail {
+  /** Its Message-ID. */
+  readonly id: string;
+  /** The address that it comes from; undefined for a file that somebody laid before the application. */
+  readonly from: string | undefined;
+  readonly subject: string;
+  readonly text: string;
+  readonly calendar: string;
+}
+
+/** What came of a mail. */
+export interface ReceivedMail {
+  /** Undefined where nothing changed. */
+  readonly patch: Patch | undefined;
+  /** Entries that messages were believed of, those that wait for a decision, and those that said nothing new. */
+  readonly taken: readonly string[];
+  readonly waiting: readonly string[];
+  readonly known: readonly string[];
+}
+
+/** Messages that guests send to who invites. */
+const OF_GUESTS: readonly ItipMethod[] = ['REPLY', 'COUNTER', 'REFRESH'];
+
+/** Keeps what an invitation became, with its entries. */
+function keep(state: State, work: UnitOfWork, invitation: Invitation): void {
+  work.put('invitations', invitation);
+  if (invitation.role === 'guest') {
+    putGuestEntries(state, invitation, work);
+    return;
+  }
+  for (const event of entriesOfUid(state, invitation.id)) {
+    const answered = withAnswers(event, invitation.answers);
+    if (answered !== event) work.put('entries', answered);
+  }
+}
+
+/**
+ * Takes in a mail: what is believed of it changes the entries, what waits for a decision is kept as it came.
+ * @throws FileError if its calendar text is none
+ */
+export function receiveLetter(state: State, mail: Mail, context: ChangeContext): ReceivedMail {
+  const messages = readMessages(mail.calendar, { ...context });
+  const work = new UnitOfWork(state, context);
+  const [taken, waiting, known]: [string[], string[], string[]] = [[], [], []];
+  let name = '';
+  const wait = (message: ItipMessage, waitsFor: WaitsFor): void => {
+    waiting.push(message.uid);
+    const letter: Letter = {
+      id: mail.id,
+      direction: 'in',
+      method: message.method,
+      uid: message.uid,
+      from: mail.from ?? '',
+      to: [],
+      subject: mail.subject.slice(0, 1000),
+      text: mail.text.slice(0, 20_000),
+      calendar: mail.calendar,
+      at: context.now,
+      waitsFor,
+    };
+    work.put('letters', letter);
+  };
+  for (const message of messages) {
+    const invitation = state.invitations.get(message.uid);
+    const isOfGuest = OF_GUESTS.includes(message.method);
+    name = message.parts.find(({ event }) => event)?.event?.title ?? invitation?.events[0]?.title ?? name;
+    if (isOfGuest && !invitation) {
+      wait(message, 'unknown-entry');
+      continue;
+    }
+    const received = isOfGuest
+      ? receiveAsOrganizer(invitation!, message, mail.from)
+      : receiveAsGuest(invitation, message, mail.from);
+    if (received.kind === 'taken') {
+      taken.push(message.uid);
+      keep(state, work, received.invitation);
+    } else if (received.kind === 'nothing-new') known.push(message.uid);
+    else wait(message, received.kind);
+  }
+  const changes = work.changes();
+  return {
+    patch:
+      changes.length > 0
+        ? work.patch({ what: 'letter-read', count: Math.max(1, taken.length), name })
+        : undefined,
+    taken,
+    waiting,
+    known,
+  };
+}
