@@ -1,6 +1,7 @@
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/category';
 import type { CalendarEvent } from '@/core/model/entry';
+import type { Invitation } from '@/core/model/invitation';
 import type { Person } from '@/core/model/person';
 import type { PeriodSet } from '@/core/model/periodSet';
 import type { Settings } from '@/core/model/settings';
@@ -9,6 +10,7 @@ import { files } from './attachments';
 import { dayAfter, EntryMaker } from './entryMaker';
 import { addFiller } from './filler';
 import { addMess } from './mess';
+import { invitationsOf } from './invitations';
 import { periodSets, presets } from './looks';
 import { people } from './people';
 import { Chance } from './random';
@@ -23,6 +25,7 @@ export interface DemoData {
   readonly presets: readonly ViewPreset[];
   readonly periodSets: readonly PeriodSet[];
   readonly people: readonly Person[];
+  readonly invitations: readonly Invitation[];
   readonly categories: readonly Category[];
   /** The bytes of attachments in base 64, by their ids. */
   readonly files: Readonly<Record<string, string>>;
@@ -37,5 +40,7 @@ export function makeDemo(seed = 7): DemoData {
   addFiller(make, chance, dayAfter(TODAY, -365), 730, 390, week);
   addFiller(make, chance, '2027-03-01', 21, 16, week);
   addMess(make);
-  return { calendars, entries: make.entries, settings, presets, periodSets, people, categories, files };
+  const { entries } = make;
+  const invitations = invitationsOf(entries);
+  return { calendars, entries, settings, presets, periodSets, people, invitations, categories, files };
 }

@@ -17,5 +17,15 @@ export function makeLarge(seed = 11, entries = 20_000, series = 2_000): DemoData
   addShowcase(make);
   addSeries(make, chance, first, days, series - make.entries.filter((entry) => entry.recurrence).length);
   addFiller(make, chance, first, days, entries - make.entries.length, { from: '', to: '' });
-  return { calendars, entries: make.entries, settings, presets, periodSets, people, categories, files };
+  return {
+    calendars,
+    entries: make.entries,
+    settings,
+    presets,
+    periodSets,
+    people,
+    invitations: [],
+    categories,
+    files,
+  };
 }

@@ -114,6 +114,7 @@ export const settings: Settings = {
   homeLabel: 'Fennick',
   zoneRails: [{ zone: 'America/Halifax', label: 'Halifax' }],
   targetCalendarId: 'meetings',
+  addresses: { email: 'juna.marsh@fennick.example', phone: '', name: 'Juna Marsh' },
   defaultLengthMinutes: 60,
   weekStart: 1,
   demoNow: NOW,

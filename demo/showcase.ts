@@ -1,9 +1,11 @@
 import { noticeBefore } from '@/core/model/reminder';
 import { attached } from './attachments';
 import { dayAfter, type EntryMaker } from './entryMaker';
+import { OWNER } from './invitations';
 
 /** Who is invited, with an answer each; `?` for none yet. */
 const invited = (people: Readonly<Record<string, string>>) => ({
+  organizer: { address: `mailto:${OWNER.address}`, parameters: { cn: OWNER.name } },
   attendees: Object.entries(people).map(([name, answer]) => ({
     address: `mailto:${name.toLowerCase().replace(' ', '.')}@fennick.example`,
     parameters: { cn: name, partstat: answer === '?' ? 'NEEDS-ACTION' : answer },

@@ -84,7 +84,7 @@ class Post {
     for (const address of to) {
       const person = personOfAddress(this.people, address);
       const isUnknown = !person && plainAddress(address).endsWith(OFFICE);
-      for (const { uid } of messages)
+      for (const { uid } of messages.filter(isTold))
         this.receipts.push({
           uid,
           address: plainAddress(address),
@@ -106,12 +106,13 @@ class Post {
         }
         const known = this.kept.get(keyOf(person.addresses[0]!, message.uid));
         this.take(person, message.uid, reactTo(person, known, message, from, this.theirNow));
-        this.receipts.push({
-          uid: message.uid,
-          address: plainAddress(address),
-          status: 'opened',
-          at: this.now + takes(person),
-        });
+        if (isTold(message))
+          this.receipts.push({
+            uid: message.uid,
+            address: plainAddress(address),
+            status: 'opened',
+            at: this.now + takes(person),
+          });
       }
     }
   }
@@ -144,6 +145,9 @@ class Post {
     }
   }
 }
+
+/** Whether a message says how an entry stands: it is said how far such a one came. */
+const isTold = ({ method }: ItipMessage): boolean => ['REQUEST', 'ADD', 'CANCEL'].includes(method);
 
 function read(calendar: string, now: number): ItipMessage[] {
   try {

@@ -86,7 +86,8 @@ export function mailRoutes(relay: MailRelay, now: () => number): Router {
       return;
     }
     const at = now();
-    const next = Math.min(...box.coming.map((letter) => letter.at - at), NEXT);
+    const ahead = [...box.coming, ...box.receipts.filter((receipt) => receipt.at > at)];
+    const next = Math.min(...ahead.map((each) => each.at - at), NEXT);
     response.set('Cache-Control', 'no-store').json({
       letters: box.came,
       receipts: box.receipts

@@ -218,7 +218,9 @@ export class Engine {
 
   private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {
     const { filter, withoutCancelled } = query;
-    const shown = withoutCancelled ? occurrences.filter(({ status }) => status !== 'cancelled') : occurrences;
+    const shown = withoutCancelled
+      ? occurrences.filter(({ status, ownAnswer }) => status !== 'cancelled' && ownAnswer !== 'declined')
+      : occurrences;
     if (!filter || isFilterEmpty(filter)) return shown;
     const passes = filterTest(filter);
     // Of a series, one answer holds for all occurrences that share its fields.

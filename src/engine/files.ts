@@ -11,6 +11,7 @@ import { fileText, tableText } from '@/core/interchange/icalendar/fileText';
 import { FileError, type FileRefusal, LARGEST_BACKUP } from '@/core/interchange/icalendar/problems';
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import { writeCalendarFile, type WrittenCalendar } from '@/core/interchange/icalendar/writeCalendarFile';
+import { readMail, type ReadMail } from '@/core/interchange/mail/readMail';
 import { type PublishedDay, publishedDays } from '@/core/interchange/published/publishedDays';
 import { publishedCopy } from '@/core/interchange/published/publishedEvents';
 import { unzip, type Unpacked } from '@/core/interchange/unzip';
@@ -133,6 +134,11 @@ export class Files {
   /** Writes people and rooms as a file of cards. */
   writeCards(people: readonly Person[]): string {
     return writeCards(people);
+  }
+
+  /** Reads a mail: its words, its calendar texts and its files (RFC 5322, RFC 6047). */
+  mail(bytes: Uint8Array): Promise<ReadAnswer<{ mail: ReadMail }>> {
+    return answer(async () => ({ mail: await readMail(bytes) }));
   }
 
   /** The free and busy times of a calendar file (RFC 5545 3.6.4); undefined where it says none. */

@@ -7,6 +7,7 @@ import { Calendar } from '@/core/model/calendar';
 import { Category } from '@/core/model/category';
 import { Entry } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
+import { Invitation } from '@/core/model/invitation';
 import { Person } from '@/core/model/person';
 import { PeriodSet } from '@/core/model/periodSet';
 import { Settings } from '@/core/model/settings';
@@ -33,6 +34,7 @@ export const StartData = z.object({
       presets: z.array(ViewPreset),
       periodSets: z.array(PeriodSet),
       people: z.array(Person),
+      invitations: z.array(Invitation),
       categories: z.array(Category),
       /** The bytes of attachments in base 64, by their ids. */
       files: z.record(z.string(), z.string()),
@@ -90,7 +92,15 @@ function firstRecords(now: number): Change[] {
   ];
 }
 
-const DEMO_LISTS = ['calendars', 'entries', 'categories', 'presets', 'periodSets', 'people'] as const;
+const DEMO_LISTS = [
+  'calendars',
+  'entries',
+  'categories',
+  'presets',
+  'periodSets',
+  'people',
+  'invitations',
+] as const;
 
 function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
   const records = DEMO_LISTS.flatMap((collection) =>

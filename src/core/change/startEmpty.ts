@@ -14,6 +14,7 @@ export function startEmpty(state: State, context: ChangeContext): Patch {
     demoNow: _,
     targetCalendarId: __,
     startPresetId: ___,
+    addresses: ____,
     ...settings
   } = state.settings.get('settings') as Settings;
   const first = saveCalendar(

@@ -2,7 +2,7 @@ import type { Occurrence } from '../schedule/occurrence';
 
 /** What of an occurrence its look follows from. */
 export type Seen = Pick<Occurrence, 'availability' | 'status'> &
-  Partial<Pick<Occurrence, 'colour' | 'categories'>>;
+  Partial<Pick<Occurrence, 'colour' | 'categories' | 'ownAnswer'>>;
 
 /** How an occurrence looks wherever it is drawn: on cards, in bars, on paper. */
 export interface Appearance {
@@ -13,7 +13,7 @@ export interface Appearance {
   /** Whether its outline is dashed: it may come to be. */
   readonly isDashed: boolean;
   readonly isAway: boolean;
-  /** Whether its title is struck through: it is called off. */
+  /** Whether its title is struck through: it is called off, or was declined. */
   readonly isStruck: boolean;
 }
 
@@ -27,9 +27,12 @@ export const ownColourOf = (
     ? undefined
     : categories?.map((name) => categoryColours.get(name)).find((found) => found !== undefined));
 
-/** What the availability of an occurrence makes of its ground. */
-export const paperOf = ({ availability, status }: Seen): Appearance['paper'] =>
-  availability === 'free' || status === 'cancelled'
+/** What the availability of an occurrence makes of its ground. An invitation that was not answered, or declined, is an outline alone. */
+export const paperOf = ({ availability, status, ownAnswer }: Seen): Appearance['paper'] =>
+  availability === 'free' ||
+  status === 'cancelled' ||
+  ownAnswer === 'needs-action' ||
+  ownAnswer === 'declined'
     ? 'free'
     : availability === 'tentative'
       ? 'tentative'
@@ -43,7 +46,7 @@ export const appearanceOf = (
 ): Appearance => ({
   colour: ownColourOf(occurrence, categoryColours) ?? calendarColour ?? 'slate',
   paper: paperOf(occurrence),
-  isDashed: occurrence.availability === 'tentative',
+  isDashed: occurrence.availability === 'tentative' || occurrence.ownAnswer === 'needs-action',
   isAway: occurrence.availability === 'away',
-  isStruck: occurrence.status === 'cancelled',
+  isStruck: occurrence.status === 'cancelled' || occurrence.ownAnswer === 'declined',
 });

@@ -68,6 +68,8 @@ export const Invitation = z.object({
   /** Of a guest: the entry as it was when it was answered. */
   answeredEvents: z.array(CalendarEvent).optional(),
   answers: z.array(GuestAnswer),
+  /** The words that came with the last message of who invites. */
+  comment: z.string().max(LONGEST_WORDS).optional(),
   /** Of a guest: the time that they proposed last. */
   proposal: z
     .object({

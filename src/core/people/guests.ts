@@ -1,6 +1,6 @@
 import type { CalendarUser } from '../model/calendarUser';
 import type { Person } from '../model/person';
-import { plainAddress } from './peopleInOrder';
+import { personOfAddress, plainAddress } from './peopleInOrder';
 
 const said = ({ parameters }: CalendarUser, name: string): string =>
   [parameters[name] ?? ''].flat().join(',').toUpperCase();
@@ -26,18 +26,33 @@ export function guestOf(
 export const isOptional = (guest: CalendarUser): boolean =>
   ['OPT-PARTICIPANT', 'NON-PARTICIPANT'].includes(said(guest, 'role'));
 
+/** Whether a guest is only told of it (NON-PARTICIPANT). */
+export const isForInformation = (guest: CalendarUser): boolean => said(guest, 'role') === 'NON-PARTICIPANT';
+
+/** What a guest is called: as one knows them, else as they are named in the entry, else by their address. */
+export const nameOfUser = (people: ReadonlyMap<string, Person>, user: CalendarUser): string =>
+  personOfAddress(people.values(), user.address)?.name ?? guestName(user);
+
+/** The parts that a guest can have, in the order in which they are gone through: has to come, need not, for information. */
+const ROLES = ['REQ-PARTICIPANT', 'OPT-PARTICIPANT', 'NON-PARTICIPANT'] as const;
+
+/** The guest in the next part. */
+export function inNextRole(guest: CalendarUser): CalendarUser {
+  const at = ROLES.findIndex((role) => role === said(guest, 'role'));
+  const role = ROLES[(Math.max(at, 0) + 1) % ROLES.length]!;
+  return {
+    ...guest,
+    // Who is only told of it is not asked for an answer.
+    parameters: { ...guest.parameters, role, rsvp: role === 'NON-PARTICIPANT' ? 'FALSE' : 'TRUE' },
+  };
+}
+
 /** What a guest answered (PARTSTAT, RFC 5545 3.2.12); without a word, nothing yet. */
 export const answerOf = (guest: CalendarUser): string => said(guest, 'partstat') || 'NEEDS-ACTION';
 
 /** What a guest is called: their name, or their address. */
 export const guestName = (guest: CalendarUser): string =>
   [guest.parameters.cn ?? ''].flat().join(' ').trim() || guest.address.replace(/^mailto:/i, '');
-
-/** The guest made one who need not come, or who has to. */
-export const asOptional = (guest: CalendarUser, optional: boolean): CalendarUser => ({
-  ...guest,
-  parameters: { ...guest.parameters, role: optional ? 'OPT-PARTICIPANT' : 'REQ-PARTICIPANT' },
-});
 
 /** Guests with one more; who is among them already stays as they are. */
 export const withGuest = (guests: readonly CalendarUser[], guest: CalendarUser): CalendarUser[] =>

@@ -8,7 +8,16 @@ import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ownBusy } from './busy/ownBusy';
 import { stateNow } from './busy/stateNow';
 import { entriesWith } from './entriesWith';
-import { answerOf, asOptional, guestName, guestOf, isAddress, isOptional, withGuest } from './guests';
+import {
+  answerOf,
+  guestName,
+  guestOf,
+  inNextRole,
+  isAddress,
+  isForInformation,
+  isOptional,
+  withGuest,
+} from './guests';
 
 const TUESDAY = parseDate('2027-03-09');
 const at = (hours: number): number => TUESDAY * DAY + hours * HOUR;
@@ -148,8 +157,10 @@ test('guests: named, asked once, made ones who need not come', () => {
     false,
     'NEEDS-ACTION',
   ]);
-  expect(isOptional(asOptional(salma, true))).toBe(true);
-  expect(isOptional(asOptional(asOptional(salma, true), false))).toBe(false);
+  expect(isOptional(inNextRole(salma))).toBe(true);
+  const informed = inNextRole(inNextRole(salma));
+  expect([isForInformation(informed), informed.parameters.rsvp]).toEqual([true, 'FALSE']);
+  expect(inNextRole(informed)).toEqual(salma);
   const plain: CalendarUser = {
     address: 'MAILTO:Salma@fennick.example',
     parameters: { partstat: 'accepted' },

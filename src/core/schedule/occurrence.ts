@@ -29,6 +29,8 @@ export interface Occurrence {
   readonly availability: CalendarEvent['availability'];
   readonly classification: CalendarEvent['classification'];
   readonly status: CalendarEvent['status'];
+  /** Of an invitation: what was answered to it. */
+  readonly ownAnswer?: CalendarEvent['ownAnswer'];
   readonly recurring: boolean;
   /** An occurrence that differs from its series. */
   readonly changed: boolean;
@@ -76,6 +78,7 @@ export function occurrenceOf(
     availability: event.availability,
     classification: event.classification,
     status: event.status,
+    ownAnswer: event.ownAnswer,
     recurring: !!event.recurrence || event.seriesId !== undefined,
     changed: event.seriesId !== undefined && at.entryId === undefined,
     reminds: event.reminders && event.reminders.length > 0,

@@ -10,7 +10,7 @@ import { recurrenceText } from '@/ui/recurrenceText';
 import { remindersText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
-import { MAY, OWN_ANSWER_WORDS } from '@/ui/words/invitations';
+import { MAY } from '@/ui/words/invitations';
 import { colourName } from './stepText';
 
 /** What a value is said with. */
@@ -55,7 +55,7 @@ const TEXTS: Texts = {
     attendeesOf({ attendees } as Pick<CalendarEvent, 'attendees'>)
       .map(({ name }) => name)
       .join(', '),
-  ownAnswer: (answer) => (answer ? OWN_ANSWER_WORDS[answer] : ''),
+  ownAnswer: (answer) => (answer ? words.entry.ownAnswers[answer] : ''),
   guestsMay: (may) => (may ?? []).map((each) => MAY[each]).join(', '),
   conferences: (conferences) => (conferences ?? []).map(({ uri }) => uri).join(', '),
   colour: (colour) => (colour === undefined ? '' : colourName(colour)),

@@ -16,7 +16,7 @@ import { exchangeWords } from '@/ui/words/exchange';
 import { AgainSheet } from './AgainSheet';
 
 const entryAttachments = later(() => import('@/features/later').then((module) => module.EntryAttachments));
-const entryGuests = later(() => import('@/features/later').then((module) => module.EntryGuests));
+const entryInvitation = later(() => import('@/features/later').then((module) => module.EntryInvitation));
 fetchQuietly(entryAttachments);
 
 /** What else there is to an entry on the desk: its files, a note of one's own, other calendars and other days. */
@@ -39,7 +39,7 @@ export function EntryMore({
   return (
     <View style={styles.more}>
       <Suspense fallback={null}>
-        <entryGuests.Later event={event} />
+        <entryInvitation.Later event={event} />
         <entryAttachments.Later target={target} event={event} />
       </Suspense>
       {calendar?.feed ? <OwnNoteField key={`${event.calendarId} ${event.uid}`} event={event} /> : null}

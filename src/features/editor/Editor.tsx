@@ -177,6 +177,7 @@ export function Editor() {
           setValue={setValue}
           form={form}
           isNew={target === undefined}
+          invitedBy={fields.ownAnswer === undefined ? undefined : fields.organizer}
           repeatError={errors.recurrence?.message}
           onRepeat={() => setRepeating(true)}
           onCalendar={chooseCalendar}

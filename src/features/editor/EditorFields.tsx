@@ -8,6 +8,7 @@ import {
   type UseFormSetValue,
 } from 'react-hook-form';
 import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
+import type { CalendarUser } from '@/core/model/calendarUser';
 import { GuestsField } from '@/features/people';
 import type { PickedFiles } from '@/features/attachments';
 import { useSettings, useWritableCalendars } from '@/store';
@@ -29,6 +30,8 @@ interface EditorFieldsProps {
   form: EventForm;
   /** Whether nothing of the entry is kept yet. */
   isNew: boolean;
+  /** Who else invites to it, where somebody does. */
+  invitedBy: CalendarUser | undefined;
   repeatError: string | undefined;
   onRepeat: () => void;
   onCalendar: (calendarId: string) => void;
@@ -43,6 +46,7 @@ export function EditorFields({
   setValue,
   form,
   isNew,
+  invitedBy,
   repeatError,
   onRepeat,
   onCalendar,
@@ -96,7 +100,13 @@ export function EditorFields({
       <WhenFields control={control} setValue={setValue} isNew={isNew} />
       <RepeatRow form={form} error={repeatError} onPress={onRepeat} />
       {of('attendees', (field) => (
-        <GuestsField guests={field.value} onChange={field.onChange} />
+        <GuestsField
+          guests={field.value}
+          invitedBy={invitedBy}
+          may={form.guestsMay}
+          onChange={field.onChange}
+          onMay={(may) => setValue('guestsMay', may, { shouldDirty: true })}
+        />
       ))}
       <TravelFields control={control} />
       {of('reminders', (field) => (

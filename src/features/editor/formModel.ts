@@ -6,7 +6,15 @@ import { settleTimes } from '@/core/change/settleTimes';
 import { Attachment } from '@/core/model/attachment';
 import { CalendarUser } from '@/core/model/calendarUser';
 import { Colour } from '@/core/model/colour';
-import { LONGEST_TITLE, LONGEST_TRAVEL, Recurrence, type EventFields } from '@/core/model/entry';
+import {
+  type EventFields,
+  GUESTS_MAY,
+  GUESTS_MAY_USUALLY,
+  type GuestsMay,
+  LONGEST_TITLE,
+  LONGEST_TRAVEL,
+  Recurrence,
+} from '@/core/model/entry';
 import { Reminder } from '@/core/model/reminder';
 import { travelOf } from '@/core/fields/travel';
 import { reminderNow } from '@/core/model/entryMigrations';
@@ -83,6 +91,7 @@ export const EventForm = z
     colour: Colour.optional(),
     attachments: z.array(Attachment),
     attendees: z.array(CalendarUser),
+    guestsMay: z.array(z.enum(GUESTS_MAY)),
   })
   .extend(fieldSchemas)
   .superRefine((form, check) => {
@@ -126,6 +135,7 @@ export const TypedForm = z
     colour: Colour.optional(),
     attachments: z.array(Attachment),
     attendees: z.array(CalendarUser).default([]),
+    guestsMay: z.array(z.enum(GUESTS_MAY)).default([...GUESTS_MAY_USUALLY]),
   })
   .extend(fieldSchemas);
 
@@ -194,8 +204,13 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     colour: fields.colour,
     attachments: [...(fields.attachments ?? [])],
     attendees: [...(fields.attendees ?? [])],
+    guestsMay: [...(fields.guestsMay ?? GUESTS_MAY_USUALLY)],
   };
 }
+
+/** Whether guests may what they usually may. */
+const isUsual = (may: readonly GuestsMay[]): boolean =>
+  may.length === GUESTS_MAY_USUALLY.length && GUESTS_MAY_USUALLY.every((each) => may.includes(each));
 
 /**
  * The fields that a form says; undefined as long as its times can't be read. What the form does not show stays as it was
@@ -218,6 +233,7 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     colour: form.colour,
     attachments: form.attachments.length > 0 ? form.attachments : undefined,
     attendees: form.attendees.length > 0 ? form.attendees : undefined,
+    guestsMay: isUsual(form.guestsMay) ? undefined : form.guestsMay,
     timedMinutes: becomesDays && minutes > 0 ? minutes : form.allDay ? before.timedMinutes : undefined,
   };
 }

@@ -6,7 +6,8 @@ import type { State } from '@/core/model/state';
 import { calendarFiles, type Store } from '@/store';
 
 /** What can be imported, as a chooser of files is told. */
-export const IMPORTABLE = '.ics,.csv,.tsv,.zip,.json,text/calendar,text/csv,application/zip,application/json';
+export const IMPORTABLE =
+  '.ics,.eml,.csv,.tsv,.zip,.json,text/calendar,text/csv,application/zip,application/json';
 
 /** What series that skip days off are written with. */
 export function writtenDaysOff(state: State, events: readonly CalendarEvent[], now: number) {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { ColumnMapping } from '@/core/interchange/csv/columns';
 import type { DateOrder } from '@/core/interchange/csv/dates';
+import { filesLeft } from '@/features/workspace';
 import { calendarFiles, useOpenStore, useSettings } from '@/store';
 import { readBackup, readFiles, stepAfter, titleOf } from './importReaders';
 import { runImport, stopRunning } from './importRun';
@@ -13,7 +14,8 @@ export function useImport() {
   return useMemo(
     () => ({
       /** Reads calendar files, tables, archives of these, or one backup. */
-      async read(files: readonly File[]): Promise<void> {
+      async read(given: readonly File[]): Promise<void> {
+        const files = await filesLeft(given);
         const [first] = files;
         if (!first) return;
         await runImport(first.name, async (goesOn) => {

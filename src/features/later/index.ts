@@ -7,7 +7,7 @@ export { BatchPanel } from '@/features/batch';
 export { Editor } from '@/features/editor';
 export { FeedHost } from '@/features/feeds';
 export { MessageHost } from '@/features/messages';
-export { EntryGuests, PeopleScreen } from '@/features/people';
+export { EntryInvitation, InvitationHost, PeopleScreen } from '@/features/people';
 export { NewVersionLine } from '@/features/offline';
 export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';

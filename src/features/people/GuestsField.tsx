@@ -1,13 +1,24 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CalendarUser } from '@/core/model/calendarUser';
-import { asOptional, guestName, guestOf, isAddress, isOptional, withGuest } from '@/core/people/guests';
+import { GUESTS_MAY, type GuestsMay } from '@/core/model/entry';
+import {
+  guestName,
+  guestOf,
+  inNextRole,
+  isAddress,
+  isForInformation,
+  isOptional,
+  withGuest,
+} from '@/core/people/guests';
 import { plainAddress } from '@/core/people/peopleInOrder';
 import { usePeople } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { TextField } from '@/ui/primitives/TextField';
+import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
+import { invitationWords, MAY } from '@/ui/words/invitations';
 import { peopleWords } from '@/ui/words/people';
 import { GuestRow } from './GuestRow';
 
@@ -18,10 +29,18 @@ const MOST = 5;
 /** Who is invited: found by name among one's people, or typed as an address; each has to come, or need not. */
 export function GuestsField({
   guests,
+  invitedBy,
+  may,
   onChange,
+  onMay,
 }: {
   guests: readonly CalendarUser[];
+  /** Who else invites: then the guests are theirs to choose. */
+  invitedBy: CalendarUser | undefined;
+  /** What they may do beside answering. */
+  may: readonly GuestsMay[];
   onChange: (guests: CalendarUser[]) => void;
+  onMay: (may: GuestsMay[]) => void;
 }) {
   const people = usePeople();
   const [typed, setTyped] = useState('');
@@ -51,6 +70,17 @@ export function GuestsField({
   const address = typed.trim();
   const isTyped = isAddress(address) && !invited.has(plainAddress(address));
   const inviteTyped = () => invite(guestOf({ name: address, kind: 'colleague', addresses: [address] }, true));
+  if (invitedBy)
+    return (
+      <View style={styles.field} role="group" aria-label={said.title} testID="guests">
+        <AppText size="small" tone="quiet">
+          {`${said.title}. ${invitationWords.guests.theirs(guestName(invitedBy))}`}
+        </AppText>
+        {guests.map((guest) => (
+          <GuestRow key={guest.address} guest={guest} />
+        ))}
+      </View>
+    );
   return (
     <View style={styles.field} role="group" aria-label={said.title} testID="guests">
       <AppText size="small" tone="quiet">
@@ -62,16 +92,20 @@ export function GuestsField({
             dense
             kind="quiet"
             label={
-              isOptional(guest)
-                ? peopleWords.optional(guestName(guest))
-                : peopleWords.required(guestName(guest))
+              isForInformation(guest)
+                ? peopleWords.informed(guestName(guest))
+                : isOptional(guest)
+                  ? peopleWords.optional(guestName(guest))
+                  : peopleWords.required(guestName(guest))
             }
-            shown={isOptional(guest) ? said.optional : said.required}
-            onPress={() =>
-              onChange(
-                guests.map((other) => (other === guest ? asOptional(guest, !isOptional(guest)) : other)),
-              )
+            shown={
+              isForInformation(guest)
+                ? invitationWords.guests.information
+                : isOptional(guest)
+                  ? said.optional
+                  : said.required
             }
+            onPress={() => onChange(guests.map((other) => (other === guest ? inNextRole(guest) : other)))}
           />
           <Button
             icon="close"
@@ -83,9 +117,17 @@ export function GuestsField({
         </GuestRow>
       ))}
       {guests.length > 0 ? (
-        <AppText size="small" tone="quiet">
-          {said.notSent}
-        </AppText>
+        <>
+          <ToggleRow
+            label={invitationWords.guests.may}
+            choices={GUESTS_MAY.map((value) => ({ value, label: MAY[value] }))}
+            values={may}
+            onChange={onMay}
+          />
+          <AppText size="small" tone="quiet">
+            {said.notSent}
+          </AppText>
+        </>
       ) : null}
       <TextField
         label={said.add}

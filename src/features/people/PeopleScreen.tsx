@@ -9,6 +9,8 @@ import { useTheme } from '@/ui/theme/theme';
 import { space, WIDE } from '@/ui/theme/tokens';
 import { peopleWords as said } from '@/ui/words/people';
 import { FindTime } from './find/FindTime';
+import { WaitingList } from './invitations/WaitingList';
+import { WaitingPage } from './invitations/WaitingPage';
 import { PeopleList } from './PeopleList';
 import { PersonPage } from './PersonPage';
 import { PersonSheet } from './PersonSheet';
@@ -38,6 +40,8 @@ export function PeopleScreen() {
       onLeaveOut={(id) => show({ chosen: look.chosen.filter((other) => other !== id) })}
       onClose={() => show({ isFinding: false })}
     />
+  ) : look.waits !== undefined ? (
+    <WaitingPage key={look.waits} id={look.waits} onClose={() => show({ waits: undefined })} />
   ) : person ? (
     <PersonPage
       key={person.id}
@@ -61,6 +65,7 @@ export function PeopleScreen() {
       <AppText size="small" tone="quiet">
         {said.directoryAbout}
       </AppText>
+      <WaitingList shown={look.waits} onShow={(waits) => show({ waits, who: undefined, isFinding: false })} />
       {people.length === 0 ? <AppText tone="quiet">{said.none}</AppText> : null}
       {known.isAway ? <AppText role="status">{said.away}</AppText> : null}
       <PeopleList
@@ -69,7 +74,7 @@ export function PeopleScreen() {
         chosen={look.chosen}
         shown={look.who}
         onChoose={(ids) => show({ chosen: ids })}
-        onShow={(who) => show({ who, isFinding: false })}
+        onShow={(who) => show({ who, isFinding: false, waits: undefined })}
       />
     </>
   );
@@ -98,7 +103,7 @@ export function PeopleScreen() {
           person={people.find(({ id }) => id === editing.id)}
           onClose={(id) => {
             setEditing(undefined);
-            if (id !== undefined) show({ who: id, isFinding: false });
+            if (id !== undefined) show({ who: id, isFinding: false, waits: undefined });
           }}
         />
       ) : null}

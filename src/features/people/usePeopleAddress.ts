@@ -7,32 +7,36 @@ export interface PeopleLook {
   readonly who: string | undefined;
   readonly chosen: readonly string[];
   readonly isFinding: boolean;
+  /** Which of those that wait is open, by its id. */
+  readonly waits: string | undefined;
 }
 
 const one = (value: string | string[] | undefined): string | undefined => [value].flat()[0];
 
 /** Reads what People shows from the address, and changes it there. */
 export function usePeopleAddress() {
-  const { who, chosen, finding } = useGlobalSearchParams();
+  const { who, chosen, finding, waits } = useGlobalSearchParams();
   const router = useRouter();
-  const text = JSON.stringify([one(who) ?? '', one(chosen) ?? '', one(finding) ?? '']);
+  const text = JSON.stringify([one(who) ?? '', one(chosen) ?? '', one(finding) ?? '', one(waits) ?? '']);
   return useMemo(() => {
-    const [person, ids, isFinding] = JSON.parse(text) as [string, string, string];
+    const [person, ids, isFinding, waiting] = JSON.parse(text) as [string, string, string, string];
     const look: PeopleLook = {
       who: person || undefined,
       chosen: ids.split(',').filter(Boolean),
       isFinding: isFinding === '1',
+      waits: waiting || undefined,
     };
     return {
       look,
       /** Goes to a changed look: another page is a step that one comes back from, a choice takes its place. */
       show(changes: Partial<PeopleLook>) {
-        keepPlaceInHistory(!('who' in changes) && !('isFinding' in changes));
+        keepPlaceInHistory(!('who' in changes) && !('isFinding' in changes) && !('waits' in changes));
         const next = { ...look, ...changes };
         router.setParams({
           who: next.who,
           chosen: next.chosen.join(',') || undefined,
           finding: next.isFinding ? '1' : undefined,
+          waits: next.waits,
         });
       },
     };

@@ -12,6 +12,7 @@ import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { periodWords } from '@/ui/words/periods';
 import { PeriodSetSheet } from './PeriodSetSheet';
 
 /** The period sets, each with the period that holds today. */
@@ -24,7 +25,7 @@ export function PeriodSection() {
   const [editing, setEditing] = useState<{ set: PeriodSet | undefined } | null>(null);
   return (
     <View style={styles.section}>
-      <AppText tone="quiet">{words.periods.about}</AppText>
+      <AppText tone="quiet">{periodWords.about}</AppText>
       {sets.map((set) => {
         const now = periodAt(set.rule, today);
         return (
@@ -40,7 +41,7 @@ export function PeriodSection() {
               </AppText>
               {now ? (
                 <AppText size="small" tone="quiet" figures>
-                  {words.periods.now(
+                  {periodWords.now(
                     now.name || words.periods.numbered(now.number, now.year),
                     rangeText(now.first, now.end - 1, true),
                   )}
@@ -50,14 +51,14 @@ export function PeriodSection() {
             <Button
               icon="pencil-outline"
               iconOnly
-              label={words.periods.edit(set.name)}
+              label={periodWords.edit(set.name)}
               onPress={() => setEditing({ set })}
             />
             <Button
               icon="delete-outline"
               iconOnly
               kind="danger"
-              label={words.periods.delete(set.name)}
+              label={periodWords.delete(set.name)}
               onPress={() => {
                 const patch = deletePeriodSet(store.getSnapshot().state, set.id, context());
                 if (patch) commit(patch);
@@ -67,7 +68,7 @@ export function PeriodSection() {
         );
       })}
       <View style={styles.row}>
-        <Button icon="plus" label={words.periods.new} onPress={() => setEditing({ set: undefined })} />
+        <Button icon="plus" label={periodWords.new} onPress={() => setEditing({ set: undefined })} />
       </View>
       {editing ? <PeriodSetSheet set={editing.set} today={today} onClose={() => setEditing(null)} /> : null}
     </View>

@@ -20,6 +20,7 @@ import { useFormOf } from '@/ui/forms/useFormOf';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { periodWords } from '@/ui/words/periods';
 import {
   formOfRule,
   isOfWeeks,
@@ -59,17 +60,17 @@ export function PeriodSetSheet({
     });
   return (
     <Sheet
-      title={set ? words.periods.edit(set.name) : words.periods.new}
+      title={set ? periodWords.edit(set.name) : periodWords.new}
       closeLabel={words.actions.cancel}
       onClose={onClose}
       go={{ label: words.actions.save, onPress: save }}
     >
-      <FormText control={control} name="name" label={words.periods.name} maxLength={40} large />
+      <FormText control={control} name="name" label={periodWords.name} maxLength={40} large />
       <FormField control={control} name="kind">
         {({ value, onChange }) => (
           <ChoiceRow
-            label={words.periods.kind}
-            choices={PERIOD_KINDS.map((kind) => ({ value: kind, label: words.periods.kinds[kind] }))}
+            label={periodWords.kind}
+            choices={PERIOD_KINDS.map((kind) => ({ value: kind, label: periodWords.kinds[kind] }))}
             value={value}
             onChange={onChange}
           />
@@ -93,9 +94,9 @@ function RuleFields({ control, kind }: { control: PeriodSetControl; kind: Period
       <FormText
         control={control}
         name="list"
-        label={words.periods.list}
+        label={periodWords.list}
         multiline
-        hint={words.periods.listHint}
+        hint={periodWords.listHint}
         testID="period-list"
       />
     );
@@ -106,7 +107,7 @@ function RuleFields({ control, kind }: { control: PeriodSetControl; kind: Period
           <FormText
             control={control}
             name="weeks"
-            label={words.periods.weeks}
+            label={periodWords.weeks}
             inputMode="numeric"
             maxLength={2}
           />
@@ -114,7 +115,7 @@ function RuleFields({ control, kind }: { control: PeriodSetControl; kind: Period
         <FormDate
           control={control}
           name="start"
-          label={kind === 'weeks' ? words.periods.oneBegins : words.periods.yearBegins}
+          label={kind === 'weeks' ? periodWords.oneBegins : periodWords.yearBegins}
         />
       </View>
     );
@@ -123,13 +124,13 @@ function RuleFields({ control, kind }: { control: PeriodSetControl; kind: Period
       <FormSelect
         control={control}
         name="firstDay"
-        label={words.periods.firstDay}
+        label={periodWords.firstDay}
         options={DAYS.map((day) => ({ value: day, label: day }))}
       />
       <FormSelect
         control={control}
         name="firstMonth"
-        label={words.periods.firstMonth}
+        label={periodWords.firstMonth}
         options={MONTHS.map((month) => ({ value: month, label: monthName(Number(month)) }))}
       />
     </View>
@@ -152,25 +153,25 @@ function Preview({ form, today }: { form: PeriodForm; today: number }) {
     <View style={styles.preview}>
       <View style={styles.year}>
         <TitleText size="large" level={3}>
-          {words.periods.preview(year)}
+          {periodWords.preview(year)}
         </TitleText>
         <Button
           icon="arrow-left"
           iconOnly
           kind="quiet"
-          label={words.periods.yearBefore}
+          label={periodWords.yearBefore}
           onPress={() => setShownYear(year - 1)}
         />
         <Button
           icon="arrow-right"
           iconOnly
           kind="quiet"
-          label={words.periods.yearAfter}
+          label={periodWords.yearAfter}
           onPress={() => setShownYear(year + 1)}
         />
       </View>
       <PeriodTable periods={periods} faults={periodFaults([...periods, ...following])} today={today} />
-      {periods.length === 0 ? <AppText tone="quiet">{words.periods.noneInYear}</AppText> : null}
+      {periods.length === 0 ? <AppText tone="quiet">{periodWords.noneInYear}</AppText> : null}
     </View>
   );
 }

@@ -5,12 +5,13 @@ import { AppText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { periodWords } from '@/ui/words/periods';
 
 const COLUMNS = [
-  words.periods.column.name,
-  words.periods.column.first,
-  words.periods.column.last,
-  words.periods.column.length,
+  periodWords.column.name,
+  periodWords.column.first,
+  periodWords.column.last,
+  periodWords.column.length,
 ];
 
 /** The periods of a year as a table, with the gaps and overlaps between them pointed out. */
@@ -28,13 +29,13 @@ export function PeriodTable({
     <View style={styles.box}>
       {faults.map((fault) => (
         <AppText key={`${fault.kind}${fault.first}`} tone="error" role="alert" testID="period-fault">
-          {words.periods.fault[fault.kind](
+          {periodWords.fault[fault.kind](
             rangeText(fault.first, fault.end - 1, true),
             fault.end - fault.first,
           )}
         </AppText>
       ))}
-      <View role="table" aria-label={words.periods.table}>
+      <View role="table" aria-label={periodWords.table}>
         <View role="row" style={[styles.row, { borderColor: colours.line }]}>
           {COLUMNS.map((column) => (
             <AppText
@@ -55,7 +56,7 @@ export function PeriodTable({
             period.name || words.periods.numbered(period.number, period.year),
             shortDayText(period.first),
             shortDayText(period.end - 1),
-            days % 7 === 0 ? words.periods.inWeeks(days / 7) : words.periods.inDays(days),
+            days % 7 === 0 ? periodWords.inWeeks(days / 7) : words.periods.inDays(days),
           ];
           return <PeriodRow key={`${period.first} ${period.number}`} isNow={isNow} cells={cells} />;
         })}

@@ -1,5 +1,5 @@
 import type { PeriodRule } from '@/core/model/periodSet';
-import { words } from '@/ui/words';
+import { periodWords } from '@/ui/words/periods';
 import { formOfRule, PERIOD_KINDS, PeriodSetForm, ruleOfForm } from './periodForm';
 
 const START = '2027-01-04';
@@ -49,15 +49,15 @@ describe('the form of a period set', () => {
   });
 
   test('says at each field what is wrong with it, and nothing of fields that its kind has not', () => {
-    expect(problems({ name: ' ' })).toEqual({ name: words.periods.nameMissing });
+    expect(problems({ name: ' ' })).toEqual({ name: periodWords.nameMissing });
     expect(problems({ kind: 'weeks', weeks: '27', start: '' })).toEqual({
-      weeks: words.periods.weeksWrong,
-      start: words.periods.dateMissing,
+      weeks: periodWords.weeksWrong,
+      start: periodWords.dateMissing,
     });
     expect(problems({ kind: 'months', weeks: 'x', start: '' })).toEqual({});
-    expect(problems({ kind: 'list' })).toEqual({ list: words.periods.listMissing });
+    expect(problems({ kind: 'list' })).toEqual({ list: periodWords.listMissing });
     expect(problems({ kind: 'list', list: '2027-03-01 2027-04-04\nsoon' })).toEqual({
-      list: words.periods.listProblem([2]),
+      list: periodWords.listProblem([2]),
     });
   });
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type PeriodRule, type PeriodSet, WEEK_PATTERN_NAMES } from '@/core/model/periodSet';
 import { isRealDate } from '@/core/time/civil';
 import { readPeriodList, writePeriodList } from '@/core/time/periods';
-import { words } from '@/ui/words';
+import { periodWords } from '@/ui/words/periods';
 
 /** The kinds of period sets as they are chosen: a pattern of weeks each, then the others. */
 export const PERIOD_KINDS = [...WEEK_PATTERN_NAMES, 'weeks', 'months', 'quarters', 'list'] as const;
@@ -85,19 +85,19 @@ export function ruleOfForm(form: PeriodForm): PeriodRule | undefined {
 function problemsOfRule(form: PeriodForm): Partial<Record<keyof PeriodForm, string>> {
   if (form.kind === 'list') {
     const { periods, problems } = readPeriodList(form.list);
-    if (problems.length > 0) return { list: words.periods.listProblem(problems.map(({ line }) => line)) };
-    return periods.length === 0 ? { list: words.periods.listMissing } : {};
+    if (problems.length > 0) return { list: periodWords.listProblem(problems.map(({ line }) => line)) };
+    return periods.length === 0 ? { list: periodWords.listMissing } : {};
   }
   return {
     ...(form.kind === 'weeks' && whole(form.weeks, 1, 26) === undefined
-      ? { weeks: words.periods.weeksWrong }
+      ? { weeks: periodWords.weeksWrong }
       : {}),
-    ...(isOfWeeks(form.kind) && !hasStart(form) ? { start: words.periods.dateMissing } : {}),
+    ...(isOfWeeks(form.kind) && !hasStart(form) ? { start: periodWords.dateMissing } : {}),
   };
 }
 
 /** The form of a period set, whose name and rule it says. */
-export const PeriodSetForm = RuleFields.extend({ name: z.string().trim().min(1, words.periods.nameMissing) })
+export const PeriodSetForm = RuleFields.extend({ name: z.string().trim().min(1, periodWords.nameMissing) })
   .superRefine((form, check) => {
     for (const [name, message] of Object.entries(problemsOfRule(form)))
       check.addIssue({ code: 'custom', path: [name], message });

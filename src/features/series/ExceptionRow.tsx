@@ -9,6 +9,7 @@ import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { seriesWords } from '@/ui/words/series';
 
 /** In what a changed occurrence differs from its series: another day or time, or what else it says. */
 function changeText(event: CalendarEvent, originalWall: number, series: CalendarEvent): string {
@@ -18,7 +19,7 @@ function changeText(event: CalendarEvent, originalWall: number, series: Calendar
   const when =
     wall === originalWall
       ? ''
-      : words.series.now(
+      : seriesWords.now(
           [sameDay ? '' : shortDayText(Math.floor(wall / DAY)), isTimed ? timeText(wall) : '']
             .filter(Boolean)
             .join(', '),
@@ -28,7 +29,7 @@ function changeText(event: CalendarEvent, originalWall: number, series: Calendar
     event.title === series.title ? '' : event.title,
     event.location === series.location ? '' : event.location,
     event.status === 'cancelled' ? words.entry.status.cancelled : '',
-    event.recurrenceRange ? words.series.later : '',
+    event.recurrenceRange ? seriesWords.later : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -40,8 +41,8 @@ function detailOf(exception: SeriesException, series: CalendarEvent): string {
       return changeText(exception.event, exception.wall, series);
     case 'day-off':
       return exception.shownWall === undefined
-        ? words.series.omitted
-        : words.series.moved(shortDayText(Math.floor(exception.shownWall / DAY)));
+        ? seriesWords.omitted
+        : seriesWords.moved(shortDayText(Math.floor(exception.shownWall / DAY)));
     case 'left-out':
     case 'further':
       return '';
@@ -75,7 +76,7 @@ export function ExceptionRow({
     <View style={[styles.row, { borderColor: colours.line }]}>
       <Pressable
         role="button"
-        aria-label={[words.series.go(dateText(day)), detail].filter(Boolean).join(', ')}
+        aria-label={[seriesWords.go(dateText(day)), detail].filter(Boolean).join(', ')}
         onPress={() => onGo(shownWall, exception.kind === 'changed' ? exception.event.id : undefined)}
         style={styles.text}
       >

@@ -22,6 +22,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { seriesWords } from '@/ui/words/series';
 import { ExceptionRow } from './ExceptionRow';
 import type { Calendar } from '@/core/model/calendar';
 
@@ -154,14 +155,14 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
     };
     if (found.kind === 'changed')
       return {
-        label: words.series.setBackNamed(day),
-        shown: words.series.setBack,
+        label: seriesWords.setBackNamed(day),
+        shown: seriesWords.setBack,
         onPress: acting(() => commands.reset(found.event.id)),
       };
     if (found.kind === 'left-out')
       return {
-        label: words.series.bringBackNamed(day),
-        shown: words.series.bringBack,
+        label: seriesWords.bringBackNamed(day),
+        shown: seriesWords.bringBack,
         onPress: acting(() => commands.bringBack(event.id, found.date)),
       };
     return undefined;
@@ -171,9 +172,9 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
     <>
       <RuleFacts event={event} problems={problems} skip={skip} skipName={skipName} editAll={editAll} />
       <NextOccurrences facts={facts} changed={changed} go={go} />
-      {facts.exceptions.length === 0 ? <AppText tone="quiet">{words.series.noExceptions}</AppText> : null}
+      {facts.exceptions.length === 0 ? <AppText tone="quiet">{seriesWords.noExceptions}</AppText> : null}
       {KINDS.map((kind) => (
-        <Exceptions key={kind} title={words.series.kinds[kind]} found={of(kind)}>
+        <Exceptions key={kind} title={seriesWords.kinds[kind]} found={of(kind)}>
           {(found) => (
             <ExceptionRow
               key={found.wall}
@@ -200,8 +201,8 @@ function NextOccurrences({
   go: (wall: number, key?: string) => void;
 }) {
   return (
-    <Section title={words.series.next}>
-      {facts.next.length === 0 ? <AppText tone="quiet">{words.series.ended}</AppText> : null}
+    <Section title={seriesWords.next}>
+      {facts.next.length === 0 ? <AppText tone="quiet">{seriesWords.ended}</AppText> : null}
       <View style={styles.dates}>
         {facts.next.map(({ wall, shownWall }) => {
           const override = changed.get(wall);
@@ -210,7 +211,7 @@ function NextOccurrences({
             <Button
               key={wall}
               kind="quiet"
-              label={words.series.go(dateText(Math.floor(shown / DAY)))}
+              label={seriesWords.go(dateText(Math.floor(shown / DAY)))}
               shown={shortDayText(Math.floor(shown / DAY))}
               onPress={() => go(shown, override?.id ?? facts.key(wall))}
               style={styles.date}
@@ -253,7 +254,7 @@ function RuleFacts({
           {`${words.repeat.skip} (${skipName ?? '–'}): ${words.repeat.handlings[skip.handling].toLowerCase()}`}
         </AppText>
       ) : null}
-      <Button label={words.series.editAll} icon="pencil-outline" onPress={editAll} style={styles.start} />
+      <Button label={seriesWords.editAll} icon="pencil-outline" onPress={editAll} style={styles.start} />
     </View>
   );
 }
@@ -292,7 +293,7 @@ function Exceptions({
     <Section title={`${title} (${found.length})`}>
       {shown.map(children)}
       {found.length > shown.length ? (
-        <AppText tone="quiet">{words.series.more(found.length - shown.length)}</AppText>
+        <AppText tone="quiet">{seriesWords.more(found.length - shown.length)}</AppText>
       ) : null}
     </Section>
   );

@@ -29,6 +29,7 @@ const reminderHost = later(() => import('@/features/later').then((module) => mod
 const feedHost = later(() => import('@/features/later').then((module) => module.FeedHost));
 const publishHost = later(() => import('@/features/later').then((module) => module.PublishHost));
 const messageHost = later(() => import('@/features/later').then((module) => module.MessageHost));
+const invitationHost = later(() => import('@/features/later').then((module) => module.InvitationHost));
 const checkHost = later(() => import('@/features/later').then((module) => module.CheckHost));
 const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
@@ -67,6 +68,7 @@ function usePreload(): boolean {
           publishHost,
           reminderHost,
           messageHost,
+          invitationHost,
           checkHost,
           newVersion,
           tidyScreen,
@@ -155,6 +157,7 @@ export function AppShell({ children }: { children: ReactNode }) {
           <feedHost.Later />
           <publishHost.Later />
           <messageHost.Later />
+          <invitationHost.Later />
           <checkHost.Later />
         </Suspense>
       ) : null}

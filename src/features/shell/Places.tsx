@@ -2,6 +2,7 @@ import { Link, useGlobalSearchParams, usePathname } from 'expo-router';
 import { Pressable, type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
+import type { State } from '@/core/model/state';
 import { useCommands, workspace } from '@/features/workspace';
 import { useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -12,12 +13,21 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
 type PlacePath = '/' | '/tidy' | '/people' | '/setup';
-const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: true }[] = [
+const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: 'findings' | 'waiting' }[] = [
   { path: '/', icon: 'view-week-outline', label: words.places.plan },
-  { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: true },
-  { path: '/people', icon: 'account-group-outline', label: words.places.people },
+  { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: 'findings' },
+  { path: '/people', icon: 'account-group-outline', label: words.places.people, counts: 'waiting' },
   { path: '/setup', icon: 'tune-variant', label: words.places.setup },
 ];
+
+/** How many invitations were not answered yet, with the letters that wait for a decision. */
+const unanswered = ({ invitations, letters }: State): number => {
+  let count = 0;
+  for (const { role, isCancelled, answers } of invitations.values())
+    if (role === 'guest' && !isCancelled && !answers.some(({ isOutdated }) => !isOutdated)) count++;
+  for (const { direction } of letters.values()) if (direction === 'in') count++;
+  return count;
+};
 
 /** The places of the application: a rail at the left of a wide screen, a bar at the foot of a phone. */
 export function Places({ wide }: { wide: boolean }) {
@@ -30,6 +40,7 @@ export function Places({ wide }: { wide: boolean }) {
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
   const findings = useSnapshot(({ state }) => state.sessions.get('session')?.findings?.count ?? 0);
+  const waiting = useSnapshot(({ state }) => unanswered(state));
   // The places share the address's state, so that one comes back to what one saw.
   const {
     calendar: _,
@@ -37,6 +48,7 @@ export function Places({ wide }: { wide: boolean }) {
     who: ___,
     chosen: ____,
     finding: _____,
+    waits: ______,
     ...parameters
   } = useGlobalSearchParams<Record<string, string>>();
   return (
@@ -64,7 +76,7 @@ export function Places({ wide }: { wide: boolean }) {
             path={path}
             parameters={parameters}
             label={label}
-            count={counts ? findings : 0}
+            count={counts === 'findings' ? findings : counts === 'waiting' ? waiting : 0}
             isHere={isHere}
             placeStyle={placeStyle}
             icon={icon}

@@ -8,4 +8,5 @@ export { type PlanAddress, usePlanAddress } from './usePlanAddress';
 export { WeekStartField } from './WeekStartField';
 export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } from './workspace';
 export { letGoOfUppermost, type Side, sideOf } from './side';
+export { type FileTaker, filesLeft, isSent, takeSentFiles } from './fileTaker';
 export { noteNoticePlace, useNoticePlace } from './noticePlace';

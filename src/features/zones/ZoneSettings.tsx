@@ -11,6 +11,7 @@ import { TextField } from '@/ui/primitives/TextField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { zoneWords } from '@/ui/words/zones';
 import { ZonePicker } from './lazyZonePicker';
 import { ZoneField } from './ZoneField';
 
@@ -34,13 +35,13 @@ export function ZoneSettings() {
       />
       <LabelField
         key={`home ${homeZone}`}
-        label={words.zones.homeLabel}
+        label={zoneWords.homeLabel}
         value={settings.homeLabel ?? ''}
         placeholder={cityOf(homeZone)}
         onChange={(homeLabel) => change({ homeLabel: homeLabel || undefined })}
       />
       <AppText size="small" tone="quiet">
-        {words.zones.railsHint}
+        {zoneWords.railsHint}
       </AppText>
       {zoneRails.map((rail, index) => (
         <RailRow
@@ -53,7 +54,7 @@ export function ZoneSettings() {
         />
       ))}
       {zoneRails.length < MOST_ZONE_RAILS ? (
-        <Button icon="plus" label={words.zones.addRail} onPress={() => setAdding(true)} style={styles.add} />
+        <Button icon="plus" label={zoneWords.addRail} onPress={() => setAdding(true)} style={styles.add} />
       ) : null}
       {adding ? (
         <Suspense fallback={null}>
@@ -89,21 +90,21 @@ function RailRow({
   return (
     <View
       role="group"
-      aria-label={words.zones.railOf(rail.label)}
+      aria-label={zoneWords.railOf(rail.label)}
       style={[styles.rail, { borderColor: colours.line, backgroundColor: colours.card }]}
     >
       <LabelField
-        label={words.zones.label(cityOf(rail.zone))}
+        label={zoneWords.label(cityOf(rail.zone))}
         value={rail.label}
         placeholder={cityOf(rail.zone)}
         onChange={(label) => onChange({ ...rail, label: label || cityOf(rail.zone).slice(0, 24) })}
       />
       <View style={styles.actions}>
-        {isFirst ? null : <Button kind="quiet" label={words.zones.first} onPress={onFirst} />}
+        {isFirst ? null : <Button kind="quiet" label={zoneWords.first} onPress={onFirst} />}
         <Button
           kind="quiet"
           icon="close"
-          label={words.zones.removeRail(rail.label)}
+          label={zoneWords.removeRail(rail.label)}
           shown={words.actions.remove}
           onPress={onRemove}
         />

@@ -11,7 +11,8 @@ export interface GapFormats {
   readonly clock: (minute: number) => string;
 }
 
-const and = (names: readonly string[]): string =>
+/** Names in a row, with an “and” before the last. */
+export const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
 
 const count = (number: number): string =>
@@ -124,6 +125,7 @@ export const peopleWords = {
   with: 'With',
   optional: (name: string) => `${name} need not come`,
   required: (name: string) => `${name} has to come`,
+  informed: (name: string) => `${name} is told of it`,
   takeOut: (name: string) => `Leave ${name} out`,
   length: 'How long',
   when: 'Within',
@@ -140,6 +142,9 @@ export const peopleWords = {
   failed: 'A time could not be looked for just now.',
   retry: 'Try again',
   noneSuits: 'No time suits all of them. Try more weeks, a shorter time, or fewer who have to come.',
+  invite: 'Invite …',
+  inviteLabel: (when: string) => `Invite them at this time: ${when}`,
+  meetingWith: (names: string) => `Meeting with ${names}`,
   take: 'Take this time',
   takeLabel: (when: string) => `Take this time: ${when}`,
   best: 'best',
@@ -170,7 +175,7 @@ export const peopleWords = {
   guests: {
     title: 'People',
     add: 'Add somebody',
-    notSent: 'They are noted with the entry; nothing is sent to them.',
+    notSent: 'Nothing goes out before you say so: you are asked when the entry is kept.',
     typed: (text: string) => `Add ${text}`,
     remove: (name: string) => `Leave ${name} out`,
     optional: 'need not come',

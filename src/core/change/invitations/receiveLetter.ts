@@ -31,6 +31,15 @@ export interface ReceivedMail {
   readonly known: readonly string[];
 }
 
+/** The messages of a mail; none where its calendar text can't be read. */
+function messagesOf({ calendar }: Mail, context: ChangeContext): ItipMessage[] {
+  try {
+    return readMessages(calendar, context);
+  } catch {
+    return [];
+  }
+}
+
 /** Messages that guests send to who invites. */
 const OF_GUESTS: readonly ItipMethod[] = ['REPLY', 'COUNTER', 'REFRESH'];
 
@@ -47,13 +56,29 @@ function keep(state: State, work: UnitOfWork, invitation: Invitation): void {
   }
 }
 
+/** Notes the last letter that was read of those that came, by its number at the relay. */
+const noteRead = (state: State, work: UnitOfWork, number: number): void => {
+  const session = state.sessions.get('session');
+  work.put('sessions', {
+    ...session,
+    id: 'session',
+    lettersRead: Math.max(number, session?.lettersRead ?? 0),
+  });
+};
+
 /**
  * Takes in a mail: what is believed of it changes the entries, what waits for a decision is kept as it came.
- * @throws FileError if its calendar text is none
+ * @param number its number at the relay: that it was read is kept with what became of it
  */
-export function receiveLetter(state: State, mail: Mail, context: ChangeContext): ReceivedMail {
-  const messages = readMessages(mail.calendar, { ...context });
+export function receiveLetter(
+  state: State,
+  mail: Mail,
+  context: ChangeContext,
+  number?: number,
+): ReceivedMail {
+  const messages = messagesOf(mail, context);
   const work = new UnitOfWork(state, context);
+  if (number !== undefined) noteRead(state, work, number);
   const [taken, waiting, known]: [string[], string[], string[]] = [[], [], []];
   let name = '';
   const wait = (message: ItipMessage, waitsFor: WaitsFor): void => {

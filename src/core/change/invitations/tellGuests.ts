@@ -1,6 +1,6 @@
 import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
-import type { Invitation } from '../../model/invitation';
+import type { Invitation, Receipt } from '../../model/invitation';
 import type { State } from '../../model/state';
 import { isAt } from '../../people/invitations/itipMessage';
 import { tellAgain } from '../../people/invitations/organizer';
@@ -100,4 +100,35 @@ export function remindGuests(
     work.put('letters', letterOf(state, outgoing, wording, context));
   work.put('invitations', { ...invitation, stamp: Math.max(invitation.stamp, context.now) });
   return work.patch({ what: 'guests-told', count: guests.length, name: invitation.events[0]?.title ?? '' });
+}
+
+/** How far letters came with those whom they went to. */
+export interface LetterReceipt {
+  readonly uid: string;
+  readonly address: string;
+  readonly status: Receipt['status'];
+  readonly at: number;
+}
+
+/** Letters went out: they wait no more, and it is kept how far those before them came. Undefined where that says nothing new. */
+export function lettersWent(
+  state: State,
+  ids: readonly string[],
+  receipts: readonly LetterReceipt[],
+  context: ChangeContext,
+): Patch | undefined {
+  const work = new UnitOfWork(state, context);
+  for (const id of ids) if (state.letters.has(id)) work.remove('letters', id);
+  for (const { uid, address, status, at } of receipts) {
+    const invitation = work.state.invitations.get(uid);
+    const known = invitation?.receipts?.[address];
+    const isNews = !known || known.at < at || (known.at === at && status !== 'delivered');
+    if (invitation?.role === 'organizer' && isNews && known?.status !== status)
+      work.put('invitations', {
+        ...invitation,
+        receipts: { ...invitation.receipts, [address]: { status, at } },
+      });
+  }
+  const changes = work.changes();
+  return changes.length > 0 ? work.patch({ what: 'letters-sent', count: ids.length }) : undefined;
 }

@@ -104,6 +104,7 @@ export function receiveAsGuest(
     sequence,
     stamp,
     events: known?.events ?? [],
+    comment: message.parts.find((part) => part.comment !== '')?.comment,
   } as Invitation;
   const { isBehind: _, isCancelled: __, ...whole } = base;
   const withEvents = (events: readonly CalendarEvent[]): Received => ({

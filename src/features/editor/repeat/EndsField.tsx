@@ -3,7 +3,7 @@ import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { DateField } from '@/ui/primitives/dates/DateField';
 import { TextField } from '@/ui/primitives/TextField';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import type { RepeatDraft, RepeatProblems } from './repeatDraft';
 
 /** When a repeat ends: never, after a number of times, or on a date. */
@@ -19,18 +19,18 @@ export function EndsField({
   return (
     <View style={styles.field}>
       <ChoiceRow
-        label={words.repeat.ends}
+        label={repeatWords.ends}
         choices={[
-          { value: 'never', label: words.repeat.never },
-          { value: 'count', label: words.repeat.count },
-          { value: 'until', label: words.repeat.until },
+          { value: 'never', label: repeatWords.never },
+          { value: 'count', label: repeatWords.count },
+          { value: 'until', label: repeatWords.until },
         ]}
         value={draft.ends}
         onChange={(ends) => onChange({ ends })}
       />
       {draft.ends === 'count' ? (
         <TextField
-          label={words.repeat.times}
+          label={repeatWords.times}
           value={draft.count}
           onChangeText={(count) => onChange({ count })}
           inputMode="numeric"
@@ -40,7 +40,7 @@ export function EndsField({
       ) : null}
       {draft.ends === 'until' ? (
         <DateField
-          label={words.repeat.lastDate}
+          label={repeatWords.lastDate}
           value={draft.until}
           onChange={(until) => onChange({ until })}
           error={problems.until}

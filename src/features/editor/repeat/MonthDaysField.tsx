@@ -5,13 +5,13 @@ import { weekdayName } from '@/ui/dates';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import { ToggleGrid } from './ToggleFields';
 
 const DAYS = [...Array.from({ length: 31 }, (_, index) => index + 1), -1];
 const ORDINALS = CHOICE_ORDINALS.map((ordinal) => ({
   value: String(ordinal),
-  label: words.repeat.ordinals[`${ordinal}`],
+  label: repeatWords.ordinals[`${ordinal}`],
 }));
 
 /** Which days of a month: by their numbers, or the nth of a weekday. */
@@ -36,24 +36,24 @@ export function MonthDaysField({
   return (
     <View style={styles.field}>
       <ChoiceRow
-        label={words.repeat.onDays}
+        label={repeatWords.onDays}
         hideLabel
         choices={[
-          { value: 'days', label: words.repeat.onDays },
-          { value: 'nth', label: words.repeat.onNth },
+          { value: 'days', label: repeatWords.onDays },
+          { value: 'nth', label: repeatWords.onNth },
         ]}
         value={value.kind}
         onChange={(kind) => kind !== value.kind && onChange(kind === 'nth' ? nthOfStart : daysOfStart)}
       />
       {value.kind === 'days' ? (
         <ToggleGrid
-          label={words.repeat.onDays}
+          label={repeatWords.onDays}
           hideLabel
           values={DAYS}
           chosen={value.days}
           columns={8}
-          text={(day) => (day === -1 ? words.repeat.lastDay : String(day))}
-          name={words.repeat.dayOfMonth}
+          text={(day) => (day === -1 ? repeatWords.lastDay : String(day))}
+          name={repeatWords.dayOfMonth}
           onChange={(days) => onChange({ kind: 'days', days })}
           error={error}
         />
@@ -75,21 +75,21 @@ function NthFields({
   return (
     <View style={styles.pair}>
       <SelectField
-        label={words.repeat.ordinal}
+        label={repeatWords.ordinal}
         value={String(value.ordinal)}
         options={ORDINALS}
         onChange={(chosen) => onChange({ ...value, ordinal: Number(chosen) })}
         testID="repeat-ordinal"
       />
       <SelectField
-        label={words.repeat.weekday}
+        label={repeatWords.weekday}
         value={String(value.weekday)}
         options={[
           ...[1, 2, 3, 4, 5, 6, 7].map((weekday) => ({
             value: String(weekday),
             label: weekdayName(weekday, 'long'),
           })),
-          { value: 'workday', label: words.repeat.workday },
+          { value: 'workday', label: repeatWords.workday },
         ]}
         onChange={(chosen) =>
           onChange({ ...value, weekday: chosen === 'workday' ? 'workday' : Number(chosen) })

@@ -13,7 +13,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 
 const SHOWN = 6;
 
@@ -60,7 +60,7 @@ export function NextDates({
       <AppText weight="700">{recurrenceText(recurrence, start)}</AppText>
       {isOutside ? (
         <AppText size="small" tone="accent">
-          {words.repeat.beginsOutside(shortDayText(Math.floor(wallOf(start) / DAY)))}
+          {repeatWords.beginsOutside(shortDayText(Math.floor(wallOf(start) / DAY)))}
         </AppText>
       ) : null}
       <View style={styles.dates}>
@@ -83,7 +83,7 @@ function NextDate({ shown, day }: { shown: number | undefined; day: number }) {
         aria-label={
           shown === day
             ? undefined
-            : `${shortDayText(day)}, ${shown === undefined ? words.repeat.leftOut : words.repeat.movedTo(shortDayText(shown))}`
+            : `${shortDayText(day)}, ${shown === undefined ? repeatWords.leftOut : repeatWords.movedTo(shortDayText(shown))}`
         }
       >
         {shortDayText(day)}

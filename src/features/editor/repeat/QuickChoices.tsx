@@ -8,7 +8,7 @@ import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ruleText } from '@/ui/recurrenceText';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import { choiceOfDraft, type RepeatDraft, withChoice } from './repeatDraft';
 
 interface QuickChoicesProps {
@@ -27,29 +27,29 @@ export function QuickChoices({ draft, isCustom, from, onChange }: QuickChoicesPr
   const chosen = draft.kind === 'choice' ? formatRule({ ...rule, count: undefined, until: undefined }) : '';
   const chip = { role: 'radio', style: styles.chip } as const;
   return (
-    <View role="radiogroup" aria-label={words.repeat.fits} style={styles.group}>
+    <View role="radiogroup" aria-label={repeatWords.fits} style={styles.group}>
       <AppText size="small" tone="quiet" aria-hidden>
-        {words.repeat.fits}
+        {repeatWords.fits}
       </AppText>
       <View style={styles.quick}>
         {draft.kind === 'custom' || isCustom ? (
           <Button
             {...chip}
-            label={words.repeat.custom}
+            label={repeatWords.custom}
             selected={draft.kind === 'custom'}
             onPress={() => onChange({ kind: 'custom' })}
           />
         ) : null}
         <Button
           {...chip}
-          label={words.repeat.none}
+          label={repeatWords.none}
           selected={draft.kind === 'none'}
           onPress={() => onChange({ kind: 'none' })}
         />
         {draft.kind === 'none' ? (
           <Button
             {...chip}
-            label={words.repeat.own}
+            label={repeatWords.own}
             selected={false}
             onPress={() => onChange({ kind: 'choice' })}
             testID="own-rule"
@@ -63,7 +63,7 @@ export function QuickChoices({ draft, isCustom, from, onChange }: QuickChoicesPr
               key={text}
               {...chip}
               label={ruleText(made, from)}
-              shown={words.repeat.quick(offered)}
+              shown={repeatWords.quick(offered)}
               selected={chosen === text}
               onPress={() => onChange(withChoice(draft, offered))}
             />

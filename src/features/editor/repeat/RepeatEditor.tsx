@@ -15,6 +15,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import { NextDates } from './NextDates';
 import { QuickChoices } from './QuickChoices';
 import {
@@ -72,7 +73,7 @@ export function RepeatEditor(props: RepeatEditorProps) {
     <View
       ref={box}
       role="dialog"
-      aria-label={words.repeat.label}
+      aria-label={repeatWords.label}
       testID="repeat-editor"
       {...webProps({
         onKeyDownCapture: (event) => {
@@ -91,9 +92,9 @@ export function RepeatEditor(props: RepeatEditorProps) {
       ]}
     >
       <PanelHead
-        title={words.repeat.label}
+        title={repeatWords.label}
         onClose={onCancel}
-        action={{ label: words.repeat.done, onPress: done, disabled: hasProblems }}
+        action={{ label: repeatWords.done, onPress: done, disabled: hasProblems }}
       />
       <RepeatHead tones={tones} calendar={calendar} title={title} from={from} />
       <RepeatForm draft={draft} isCustom={isCustom} from={from} change={change} said={said} />
@@ -121,7 +122,7 @@ function RepeatForm({
   return (
     <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
       <QuickChoices draft={draft} isCustom={isCustom} from={from} onChange={change} />
-      {draft.kind === 'custom' ? <AppText tone="quiet">{words.repeat.customHint}</AppText> : null}
+      {draft.kind === 'custom' ? <AppText tone="quiet">{repeatWords.customHint}</AppText> : null}
       {draft.kind === 'choice' ? (
         <RuleFields draft={draft} from={from} problems={said} onChange={change} />
       ) : null}

@@ -2,7 +2,7 @@ import { AppIcon } from '@/ui/icons/AppIcon';
 import { PressField } from '@/ui/primitives/PressField';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { useTheme } from '@/ui/theme/theme';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import { type EventForm, timesOf } from '../formModel';
 
 /** How the entry repeats, in words; pressed, it opens the repeat editor. */
@@ -18,14 +18,14 @@ export function RepeatRow({
   const { colours } = useTheme();
   const times = timesOf(form);
   const text = !form.recurrence
-    ? words.repeat.none
+    ? repeatWords.none
     : times
       ? recurrenceText(form.recurrence, times.start)
-      : words.repeat.waits;
+      : repeatWords.waits;
   return (
     <PressField
-      label={words.repeat.label}
-      name={`${words.repeat.change}: ${text}`}
+      label={repeatWords.label}
+      name={`${repeatWords.change}: ${text}`}
       icon="autorenew"
       isSet={!!form.recurrence}
       text={text}

@@ -9,7 +9,7 @@ import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { TextField } from '@/ui/primitives/TextField';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 import { EndsField } from './EndsField';
 import { MonthDaysField } from './MonthDaysField';
 import { choiceOfDraft, type RepeatDraft, type RepeatProblems, withChoice } from './repeatDraft';
@@ -59,8 +59,8 @@ export function RuleFields({ draft, from, problems, onChange }: RuleFieldsProps)
       ) : null}
       {hasLateDays(choiceOfDraft(draft)) ? (
         <ChoiceRow
-          label={words.repeat.shortMonths}
-          choices={SKIPS.map((skip) => ({ value: skip, label: words.repeat.skips[skip] }))}
+          label={repeatWords.shortMonths}
+          choices={SKIPS.map((skip) => ({ value: skip, label: repeatWords.skips[skip] }))}
           value={choice.skip}
           onChange={(skip) => setChoice({ skip })}
         />
@@ -78,7 +78,7 @@ function EveryRow({ draft, from, problems, onChange }: RuleFieldsProps) {
     <View style={styles.everyRow}>
       <View style={styles.interval}>
         <TextField
-          label={words.repeat.every}
+          label={repeatWords.every}
           value={draft.interval}
           onChangeText={(interval) => onChange({ interval })}
           inputMode="numeric"
@@ -89,14 +89,14 @@ function EveryRow({ draft, from, problems, onChange }: RuleFieldsProps) {
       </View>
       <View
         role="radiogroup"
-        aria-label={words.repeat.unit}
+        aria-label={repeatWords.unit}
         style={[styles.units, { borderColor: colours.line }]}
       >
         {REPEAT_FREQUENCIES.map((unit) => (
           <Button
             key={unit}
             role="radio"
-            label={words.repeat.units[unit]}
+            label={repeatWords.units[unit]}
             selected={draft.choice.frequency === unit}
             onPress={() =>
               onChange({

@@ -7,6 +7,7 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 
 /** Whether the series skips the days that a calendar marks as off, and what becomes of an occurrence there. */
 export function SkipDaysOffField({
@@ -36,14 +37,14 @@ export function SkipDaysOffField({
       {value ? (
         <View style={styles.pair}>
           <SelectField
-            label={words.repeat.skipCalendar}
+            label={repeatWords.skipCalendar}
             value={value.calendarId}
             options={calendars.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(calendarId) => onChange({ ...value, calendarId })}
             testID="skip-calendar"
           />
           <SelectField
-            label={words.repeat.handling}
+            label={repeatWords.handling}
             value={value.handling}
             options={DAY_OFF_HANDLINGS.map((handling) => ({
               value: handling,

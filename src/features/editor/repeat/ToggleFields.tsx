@@ -4,7 +4,7 @@ import { monthName, weekdayName } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
+import { repeatWords } from '@/ui/words/repeat';
 
 interface ToggleGridProps<Value extends number> {
   label: string;
@@ -73,7 +73,7 @@ interface FieldProps {
 export function WeekdaysField({ value, weekStart, onChange, error }: FieldProps & { weekStart: number }) {
   return (
     <ToggleGrid
-      label={words.repeat.weekdays}
+      label={repeatWords.weekdays}
       values={weekdaysFrom(weekStart)}
       chosen={value}
       columns={7}
@@ -92,8 +92,8 @@ export function MonthsField({ value, optional, onChange, error }: FieldProps & {
     <ToggleGrid
       label={
         optional && value.length === 0
-          ? `${words.repeat.inMonths}: ${words.repeat.allMonths}`
-          : words.repeat.inMonths
+          ? `${repeatWords.inMonths}: ${repeatWords.allMonths}`
+          : repeatWords.inMonths
       }
       values={MONTHS}
       chosen={value}

@@ -7,13 +7,13 @@ import type { Proposal } from '@/core/people/gaps/gapQuery';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { instantToWall } from '@/core/time/zones';
-import { workspace } from '@/features/workspace';
+import { useCommands, workspace } from '@/features/workspace';
 import { useSettings, useWritableCalendars } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
-import { type GapFormats, peopleWords as said } from '@/ui/words/people';
+import { and, type GapFormats, peopleWords as said } from '@/ui/words/people';
 import { hueOf, initialsOf } from '../personMark';
 import type { KnownTimes } from '../useBusyTimes';
 import { AvailabilityLanes, type PersonLane } from './AvailabilityLanes';
@@ -35,6 +35,7 @@ interface FindTimeProps {
 export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTimeProps) {
   const settings = useSettings();
   const router = useRouter();
+  const commands = useCommands();
   const calendars = useWritableCalendars();
   const target = calendars.find(({ id }) => id === settings.targetCalendarId) ?? calendars[0];
   const [choices, setChoices] = useState(() => firstChoices(lengthOfNew(target, settings)));
@@ -58,14 +59,21 @@ export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTime
   const dayOf = (instant: number): number => Math.floor(instantToWall(settings.homeZone, instant) / DAY);
   const proposal = shown ? shown.proposal : first;
   const day = shown?.day ?? (first ? dayOf(first.start) : dayOf(question.range.start));
+  const drafted = (taken: Proposal) =>
+    target &&
+    draftOf(taken, people, rooms, choices.optional, { calendarId: target.id, zone: settings.homeZone });
   const take = (taken: Proposal) => {
-    if (!target) return;
-    const fields = draftOf(taken, people, rooms, choices.optional, {
-      calendarId: target.id,
-      zone: settings.homeZone,
-    });
+    const fields = drafted(taken);
+    if (!fields) return;
     workspace.edit({ fields, before: fields, panel: 'full', changed: true });
     router.navigate({ pathname: '/', params: { date: dateString(dayOf(taken.start)) } });
+  };
+  // It is kept as an entry; whom to invite, and under which title, is asked then.
+  const invite = (taken: Proposal) => {
+    const fields = drafted(taken);
+    const coming = people.filter(({ id }) => !taken.missing.includes(id));
+    if (fields)
+      commands.create({ ...fields, title: said.meetingWith(and(coming.map(({ id }) => nameOf(id)))) });
   };
   const lanes: PersonLane[] = [
     {
@@ -143,6 +151,7 @@ export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTime
             formats={formats}
             onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}
             onTake={take}
+            onInvite={invite}
           />
         </>
       )}

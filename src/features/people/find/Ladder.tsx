@@ -16,10 +16,11 @@ interface LadderProps {
   formats: GapFormats;
   onShow: (proposal: Proposal) => void;
   onTake: (proposal: Proposal) => void;
+  onInvite: (proposal: Proposal) => void;
 }
 
 /** Proposals one below the other, the best first, each with what speaks for and against it. */
-export function Ladder({ proposals, shown, formats, onShow, onTake }: LadderProps) {
+export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite }: LadderProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   return (
@@ -59,11 +60,12 @@ export function Ladder({ proposals, shown, formats, onShow, onTake }: LadderProp
                 {proposal.reasons.map((reason) => reasonText(reason, formats)).join(' · ')}
               </AppText>
             </Pressable>
+            <Button label={said.takeLabel(when)} shown={said.take} onPress={() => onTake(proposal)} />
             <Button
               kind={at === 0 ? 'primary' : 'plain'}
-              label={said.takeLabel(when)}
-              shown={said.take}
-              onPress={() => onTake(proposal)}
+              label={said.inviteLabel(when)}
+              shown={said.invite}
+              onPress={() => onInvite(proposal)}
             />
           </View>
         );

@@ -1,0 +1,34 @@
+import type { CalendarEvent } from '@/core/model/entry';
+import type { Invitation } from '@/core/model/invitation';
+import { answerOfPartstat } from '@/core/people/invitations/answers';
+import { asTold } from '@/core/people/invitations/sharedFields';
+import { plainAddress } from '@/core/people/peopleInOrder';
+import { addressOf } from './people';
+import { MADE } from './scenario';
+
+/** Whose calendar the demo is. */
+export const OWNER = { name: 'Juna Marsh', address: addressOf('Juna Marsh') };
+
+/** What the guests of the demo's entries were told and answered: all of it a while ago. */
+export function invitationsOf(entries: readonly CalendarEvent[]): Invitation[] {
+  const byUid = new Map<string, CalendarEvent[]>();
+  for (const entry of entries)
+    if (entry.attendees) byUid.set(entry.uid, [...(byUid.get(entry.uid) ?? []), entry]);
+  return [...byUid].map(([uid, events]): Invitation => {
+    const guests = events.flatMap(({ attendees = [] }) => attendees);
+    return {
+      id: uid,
+      role: 'organizer',
+      organizer: events[0]!.organizer!,
+      sequence: 0,
+      stamp: MADE,
+      timeSequences: { '': 0 },
+      toldTo: Object.fromEntries(guests.map(({ address }) => [plainAddress(address), 0])),
+      events: events.map(asTold),
+      answers: guests.flatMap(({ address, parameters }) => {
+        const answer = answerOfPartstat(String(parameters.partstat));
+        return answer ? [{ address: plainAddress(address), answer, at: MADE, sequence: 0, comment: '' }] : [];
+      }),
+    };
+  });
+}

@@ -1,0 +1,104 @@
+import { useCallback, useEffect } from 'react';
+import { entriesOfUid } from '@/core/change/invitations/entriesOfUid';
+import type { ReceivedMail } from '@/core/change/invitations/receiveLetter';
+import { untoldIn } from '@/core/change/invitations/tellGuests';
+import type { ChangeContext, Patch } from '@/core/change/patch';
+import type { Entry } from '@/core/model/entry';
+import type { State } from '@/core/model/state';
+import { takeSentFiles, useWorkspace, workspace } from '@/features/workspace';
+import { holdLock, type Store, useOpenStore } from '@/store';
+import { invitationWords as said } from '@/ui/words/invitations';
+import { Post } from './post';
+import { takeInvitations } from './takeInvitations';
+import { askToTell, useTelling } from './telling';
+import { TellSheet } from './TellSheet';
+
+/** The lock that the page holds that carries the mail. */
+const LOCK = 'orderly-week-mail';
+/** Of a change of more entries it is said on their own pages alone. */
+const MOST_ASKED = 3;
+/** So long ago something was done just now, in milliseconds. */
+const JUST_NOW = 15_000;
+
+const guestsOf = (entry: Entry | null): string =>
+  (entry?.attendees ?? [])
+    .map(({ address }) => address)
+    .sort()
+    .join();
+
+/** The entries whose guests may be told something new after a change by hand, by their UIDs. */
+function touchedUids(patch: Patch, after: State): string[] {
+  const uids = new Set<string>();
+  for (const change of patch.changes) {
+    if (change.collection !== 'entries') continue;
+    const { uid } = (change.after ?? change.before)!;
+    const wasTold = after.invitations.get(uid)?.role === 'organizer';
+    const isInvited = change.after !== null && guestsOf(change.before) !== guestsOf(change.after);
+    if (wasTold || isInvited) uids.add(uid);
+  }
+  return [...uids].filter((uid) => untoldIn(after, uid) !== undefined);
+}
+
+/** Asks after each change by hand whether guests are to be told of it: at once after it was written, else with what is said of it. */
+function watch(store: Store, now: () => number): () => void {
+  let waiting: string | undefined;
+  const see = (patch: Patch, after: State): void => {
+    const isByHand = store.getSnapshot().history.done.at(-1)?.id === patch.id;
+    if (!isByHand || document.visibilityState !== 'visible') return;
+    const uids = touchedUids(patch, after);
+    if (uids.length === 0 || uids.length > MOST_ASKED) return;
+    if (patch.summary.what === 'entry-made' || patch.summary.what === 'entry-changed') askToTell(uids[0]!);
+    else waiting = uids[0];
+  };
+  const leaveStore = store.onPatch((patch, _, after) => see(patch, after));
+  // What was done while this was still on its way.
+  const { history, state } = store.getSnapshot();
+  const last = history.done.at(-1);
+  if (last && now() - last.at < JUST_NOW) see(last, state);
+  const leaveNotice = useWorkspace.subscribe(({ notice }) => {
+    if (waiting === undefined || notice?.tone !== 'done' || notice.act) return;
+    const uid = waiting;
+    waiting = undefined;
+    workspace.say({ ...notice, act: { label: said.tell.action, do: () => askToTell(uid) } });
+  });
+  return () => {
+    leaveStore();
+    leaveNotice();
+  };
+}
+
+/** Says that mail came, where nothing else is being said. */
+function sayMail(received: readonly ReceivedMail[]): void {
+  if (useWorkspace.getState().notice) return;
+  const count = received.filter(({ taken, waiting }) => taken.length + waiting.length > 0).length;
+  if (count > 0) workspace.say({ text: said.waits.cameIn(count), tone: 'done', undo: false });
+}
+
+/** What invitations do on their own: mail is carried, and changes are asked about. */
+export function InvitationHost() {
+  const { store, clock } = useOpenStore();
+  const uid = useTelling((state) => state.uid);
+  const contextOf = useCallback(
+    (): ChangeContext => ({
+      now: clock(),
+      newId: () => crypto.randomUUID(),
+      zone: store.getSnapshot().state.settings.get('settings')?.homeZone ?? 'UTC',
+    }),
+    [store, clock],
+  );
+  useEffect(() => {
+    let post: Post | undefined;
+    return holdLock(
+      LOCK,
+      () => (post = new Post(store, contextOf, sayMail)),
+      () => post?.end(),
+    );
+  }, [store, contextOf]);
+  useEffect(() => watch(store, clock), [store, clock]);
+  useEffect(() => takeSentFiles(takeInvitations(store, contextOf)), [store, contextOf]);
+  return uid === null ||
+    (entriesOfUid(store.getSnapshot().state, uid).length === 0 &&
+      !store.getSnapshot().state.invitations.has(uid)) ? null : (
+    <TellSheet key={uid} uid={uid} onClose={() => askToTell(null)} />
+  );
+}
