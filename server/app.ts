@@ -9,6 +9,7 @@ import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
 import { hostNames } from './hostNames';
 import { MailRelay, mailRoutes } from './mail/mailRoutes';
+import { meetingPages } from './meeting/meetingPage';
 import { messageRoutes, outboxPages } from './messages/messageRoutes';
 import { MessageStore } from './messages/messageStore';
 import type { PageSections } from './published/pageSections';
@@ -109,6 +110,7 @@ export function createApp(options: AppOptions): Express {
   app.use(hostNames(options.host ?? '127.0.0.1'));
   app.use(limited(perMinute.all));
   app.use('/p', limited(perMinute.pages), publishedPages(published, pages, now));
+  app.use('/meet', limited(perMinute.pages), meetingPages());
   app.use('/outbox', limited(perMinute.pages), outboxPages(messages, mail));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
   app.use(helmet({ contentSecurityPolicy, strictTransportSecurity: false }));

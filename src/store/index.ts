@@ -3,6 +3,7 @@ export { openDatabase } from './database';
 export { followCollections } from './followCollections';
 export { holdLock } from './holdLock';
 export { NewerDataError } from './meta';
+export { meetingRooms } from './meetingRooms';
 export { newSecret } from './newSecret';
 export {
   StoreContext,

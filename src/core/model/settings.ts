@@ -91,6 +91,8 @@ export const Settings = z.object({
   reminderSound: z.literal(true).optional(),
   addresses: OwnAddresses.optional(),
   runDown: RunDownTimes.optional(),
+  /** Whether every entry with people is held online, too: it has a meeting room of its own. */
+  onlineWithGuests: z.literal(true).optional(),
   /** Whether invitations that were declined leave no trace; struck through otherwise. */
   dropsDeclined: z.literal(true).optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */

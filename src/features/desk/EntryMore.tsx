@@ -39,7 +39,7 @@ export function EntryMore({
   return (
     <View style={styles.more}>
       <Suspense fallback={null}>
-        <entryInvitation.Later event={event} />
+        <entryInvitation.Later occurrenceKey={occurrenceKey} event={event} />
         <entryAttachments.Later target={target} event={event} />
       </Suspense>
       {calendar?.feed ? <OwnNoteField key={`${event.calendarId} ${event.uid}`} event={event} /> : null}

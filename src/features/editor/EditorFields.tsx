@@ -9,7 +9,7 @@ import {
 } from 'react-hook-form';
 import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
 import type { CalendarUser } from '@/core/model/calendarUser';
-import { GuestsField } from '@/features/people';
+import { GuestsField, OnlineField, ownMeeting } from '@/features/people';
 import type { PickedFiles } from '@/features/attachments';
 import { useSettings, useWritableCalendars } from '@/store';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -55,7 +55,7 @@ export function EditorFields({
   onAttach,
 }: EditorFieldsProps) {
   const calendars = useWritableCalendars();
-  const { homeZone } = useSettings();
+  const { homeZone, onlineWithGuests } = useSettings();
   const of = <Name extends FieldPath<EventForm>>(
     name: Name,
     render: (
@@ -104,9 +104,17 @@ export function EditorFields({
           guests={field.value}
           invitedBy={invitedBy}
           may={form.guestsMay}
-          onChange={field.onChange}
+          onChange={(guests) => {
+            // Where all that is held with others is online, too, it is from the first guest on.
+            const isFirst = guests.length > 0 && field.value.length === 0 && form.conferences.length === 0;
+            if (isFirst && onlineWithGuests) setValue('conferences', [ownMeeting()]);
+            field.onChange(guests);
+          }}
           onMay={(may) => setValue('guestsMay', may, { shouldDirty: true })}
         />
+      ))}
+      {of('conferences', (field) => (
+        <OnlineField meetings={field.value} onChange={field.onChange} />
       ))}
       <TravelFields control={control} />
       {of('reminders', (field) => (

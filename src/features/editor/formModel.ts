@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { sameValue } from '@/core/change/seriesLike';
 import { settleTimes } from '@/core/change/settleTimes';
 import { Attachment } from '@/core/model/attachment';
-import { CalendarUser } from '@/core/model/calendarUser';
+import { CalendarUser, Conference } from '@/core/model/calendarUser';
 import { Colour } from '@/core/model/colour';
 import {
   type EventFields,
@@ -92,6 +92,7 @@ export const EventForm = z
     attachments: z.array(Attachment),
     attendees: z.array(CalendarUser),
     guestsMay: z.array(z.enum(GUESTS_MAY)),
+    conferences: z.array(Conference),
   })
   .extend(fieldSchemas)
   .superRefine((form, check) => {
@@ -136,6 +137,7 @@ export const TypedForm = z
     attachments: z.array(Attachment),
     attendees: z.array(CalendarUser).default([]),
     guestsMay: z.array(z.enum(GUESTS_MAY)).default([...GUESTS_MAY_USUALLY]),
+    conferences: z.array(Conference).default([]),
   })
   .extend(fieldSchemas);
 
@@ -205,6 +207,7 @@ export function formOfFields(fields: EventFields, homeZone: string): EventForm {
     attachments: [...(fields.attachments ?? [])],
     attendees: [...(fields.attendees ?? [])],
     guestsMay: [...(fields.guestsMay ?? GUESTS_MAY_USUALLY)],
+    conferences: [...(fields.conferences ?? [])],
   };
 }
 
@@ -234,6 +237,7 @@ export function fieldsOfForm(form: EventForm, before: EventFields): EventFields 
     attachments: form.attachments.length > 0 ? form.attachments : undefined,
     attendees: form.attendees.length > 0 ? form.attendees : undefined,
     guestsMay: isUsual(form.guestsMay) ? undefined : form.guestsMay,
+    conferences: form.conferences.length > 0 ? form.conferences : undefined,
     timedMinutes: becomesDays && minutes > 0 ? minutes : form.allDay ? before.timedMinutes : undefined,
   };
 }

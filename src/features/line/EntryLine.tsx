@@ -4,8 +4,9 @@ import { type Calendar, isReadOnly } from '@/core/model/calendar';
 import type { EventFields } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { withMeeting } from '@/core/people/onlineMeeting';
 import { importWords } from '@/features/zones';
-import { useNowWall, useSettings } from '@/store';
+import { meetingRooms, useNowWall, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { later } from '@/ui/later';
 import { space } from '@/ui/theme/tokens';
@@ -83,7 +84,7 @@ export const EntryLine = memo(function EntryLine({
     const { calendar, fields: written } = read(grammar ?? (await importWords()), line, kept);
     if (!calendar) setProblem(words.line.noCalendar);
     else if (line.trim() && !written?.title) setProblem(words.line.missingTitle);
-    else if (line.trim() && written && create(written)) write('');
+    else if (line.trim() && written && create(withMeeting(written, settings, meetingRooms()))) write('');
   };
   const openFull = () => {
     if (!fields) return;

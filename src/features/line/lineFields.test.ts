@@ -112,3 +112,14 @@ test('people who are named are guests of the entry: those who have to come, and 
   expect(read('Lunch with Marek Fri 12:30', { people }).draft.title).toBe('Lunch with Marek');
   expect(read('Lunch with Oona Fri 12:30').fields).not.toHaveProperty('attendees');
 });
+
+test('the room that it is held in is invited along, where others are', () => {
+  const people = [person('Tobias Rask'), { ...person('Lamp room'), kind: 'room' as const }];
+  const guests = (line: string) =>
+    read(line, { people }).fields?.attendees?.map(({ parameters: { cn, cutype } }) => [cn, cutype]);
+  expect(guests('Lens plans Thu 10:00 with Tobias in the Lamp room')).toEqual([
+    ['Tobias Rask', 'INDIVIDUAL'],
+    ['Lamp room', 'ROOM'],
+  ]);
+  expect(guests('Lens plans Thu 10:00 in the Lamp room')).toBeUndefined();
+});

@@ -66,6 +66,11 @@ function saidFields(draft: EntryLineDraft, people: readonly Person[]): Partial<E
     const person = people.find(({ id }) => id === personId);
     return person ? [guestOf(person, !isOptional)] : [];
   });
+  // The room that it is held in is invited along, where others are.
+  const room = people.find(
+    ({ kind, name }) => kind === 'room' && name.toLowerCase() === draft.location?.toLowerCase(),
+  );
+  if (room && attendees.length > 0) attendees.push(guestOf(room, true));
   return {
     title: draft.title,
     ...(draft.location ? { location: draft.location } : {}),

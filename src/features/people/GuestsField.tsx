@@ -20,6 +20,8 @@ import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { invitationWords, MAY } from '@/ui/words/invitations';
 import { peopleWords } from '@/ui/words/people';
+import { FindButton } from './find/FindButton';
+import { DRAFT } from './find/useSubject';
 import { GuestRow } from './GuestRow';
 
 const said = peopleWords.guests;
@@ -124,6 +126,7 @@ export function GuestsField({
             values={may}
             onChange={onMay}
           />
+          <FindButton guests={guests} about={DRAFT} />
           <AppText size="small" tone="quiet">
             {said.notSent}
           </AppText>

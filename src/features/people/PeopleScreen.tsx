@@ -37,6 +37,7 @@ export function PeopleScreen() {
       people={attending}
       rooms={chosenRooms.length > 0 ? chosenRooms : rooms}
       known={known}
+      about={look.about}
       onLeaveOut={(id) => show({ chosen: look.chosen.filter((other) => other !== id) })}
       onClose={() => show({ isFinding: false })}
     />
@@ -58,7 +59,7 @@ export function PeopleScreen() {
         chosen={chosen.map(({ id }) => id)}
         attending={attending.length}
         onAdd={() => setEditing({})}
-        onFind={() => show({ isFinding: true })}
+        onFind={() => show({ isFinding: true, about: undefined })}
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
       />

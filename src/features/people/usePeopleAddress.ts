@@ -7,6 +7,8 @@ export interface PeopleLook {
   readonly who: string | undefined;
   readonly chosen: readonly string[];
   readonly isFinding: boolean;
+  /** What a time is looked for: an occurrence by its key, or what is being written. */
+  readonly about: string | undefined;
   /** Which of those that wait is open, by its id. */
   readonly waits: string | undefined;
 }
@@ -15,16 +17,23 @@ const one = (value: string | string[] | undefined): string | undefined => [value
 
 /** Reads what People shows from the address, and changes it there. */
 export function usePeopleAddress() {
-  const { who, chosen, finding, waits } = useGlobalSearchParams();
+  const { who, chosen, finding, waits, about } = useGlobalSearchParams();
   const router = useRouter();
-  const text = JSON.stringify([one(who) ?? '', one(chosen) ?? '', one(finding) ?? '', one(waits) ?? '']);
+  const text = JSON.stringify([
+    one(who) ?? '',
+    one(chosen) ?? '',
+    one(finding) ?? '',
+    one(waits) ?? '',
+    one(about) ?? '',
+  ]);
   return useMemo(() => {
-    const [person, ids, isFinding, waiting] = JSON.parse(text) as [string, string, string, string];
+    const [person, ids, isFinding, waiting, subject] = JSON.parse(text) as string[];
     const look: PeopleLook = {
       who: person || undefined,
-      chosen: ids.split(',').filter(Boolean),
+      chosen: (ids ?? '').split(',').filter(Boolean),
       isFinding: isFinding === '1',
       waits: waiting || undefined,
+      about: subject || undefined,
     };
     return {
       look,
@@ -37,6 +46,7 @@ export function usePeopleAddress() {
           chosen: next.chosen.join(',') || undefined,
           finding: next.isFinding ? '1' : undefined,
           waits: next.waits,
+          about: next.isFinding ? next.about : undefined,
         });
       },
     };

@@ -1,5 +1,6 @@
 import { Linking, StyleSheet, View } from 'react-native';
 import type { ReminderTrigger } from '@/core/model/reminder';
+import { joinLink } from '@/core/people/onlineMeeting';
 import { useNow, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -7,7 +8,7 @@ import { Mark } from '@/ui/primitives/Mark';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { reminderWords } from '@/ui/words/reminders';
-import { dueText, joinLink } from './dueText';
+import { dueText } from './dueText';
 import { SnoozeMenu } from './SnoozeMenu';
 import type { Heard } from './useHeardReminders';
 
@@ -29,7 +30,7 @@ export function DueRow({
   const { homeZone } = useSettings();
   const calendar = useSnapshot(({ state }) => state.calendars.get(heard.event.calendarId));
   const title = heard.event.title || words.entry.noTitle;
-  const link = joinLink(heard);
+  const link = joinLink(heard.event);
   return (
     <View role="group" aria-label={title} style={styles.row} testID="due-reminder">
       <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />

@@ -31,7 +31,3 @@ function untilText(span: Heard['span'], now: number, isAllDay: boolean): string 
     return minutesTo(span.leave) > 0 ? said.leaveIn(minutesTo(span.leave)) : said.leaveNow;
   return reminderWords.startsIn(minutesTo(span.start));
 }
-
-/** Where one joins from afar, if it is said. */
-export const joinLink = ({ event }: Pick<Heard, 'event'>): string | undefined =>
-  [...(event.conferences ?? []).map(({ uri }) => uri), event.url].find((link) => /^https?:\/\//.test(link));

@@ -3,6 +3,7 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { AttachmentSection } from '@/features/attachments';
 import { CalendarList, CategorySection } from '@/features/calendars';
 import { backupSection } from '@/features/interchange';
+import { InvitationSettings } from '@/features/people';
 import { PeriodSection } from '@/features/periods';
 import { useSettings } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -29,6 +30,7 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   attachments: AttachmentSection,
   working: WorkingPatternSection,
   reminders: ReminderSection,
+  invitations: InvitationSettings,
   general: GeneralSection,
   demo: DemoSection,
   aside: AsideSection,

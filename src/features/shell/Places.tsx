@@ -49,6 +49,7 @@ export function Places({ wide }: { wide: boolean }) {
     chosen: ____,
     finding: _____,
     waits: ______,
+    about: _______,
     ...parameters
   } = useGlobalSearchParams<Record<string, string>>();
   return (

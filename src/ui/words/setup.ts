@@ -29,6 +29,7 @@ export const setupWords = {
     attachments: 'Attached files',
     working: 'Working pattern',
     reminders: 'Reminders',
+    invitations: 'Invitations',
     general: 'General',
     demo: 'Demo data',
     aside: 'Set aside',

@@ -47,6 +47,21 @@ test('beside a place and a time, and put back into the title', () => {
   expect(read('Plans with Salma and with Salma Wray').guests).toEqual(['Salma Wray']);
 });
 
+test.each<[string, string, string]>([
+  ['Lens plans with Tobias online', 'Lens plans', 'online'],
+  ['Lens plans online with Tobias Thu 15:00', 'Lens plans', 'online'],
+  ['Tide talk, online', 'Tide talk', 'online'],
+  ['Lens plans with Tobias in the Lamp room', 'Lens plans', 'Lamp room'],
+])('held online, or in a room: %s', (line, title, location) => {
+  expect(read(line)).toMatchObject({ title, location });
+});
+test.each(['Order rope online', 'Buy tickets online Fri', 'Online course', 'Go online with the rota'])(
+  'what is done online is no place: %s',
+  (line) => {
+    expect(read(line)).not.toHaveProperty('location');
+  },
+);
+
 test('the name that is begun is offered, and the line with it', () => {
   const names = (line: string) => guestCompletions(line, people).map(({ name }) => name);
   expect(names('Plans with to')).toEqual(['Tobias Rask']);

@@ -20,6 +20,12 @@ const ENDED = /[,;!?]|\s(?:with|about|re|every|until)\s/iu;
 /** Behind what a place is called, other words begin. */
 const NAMED = /\s(?:room|shed|tower|hall|office|station|house|street|harbour|cafe|pier|light|point)(?=\s)/giu;
 const LONGEST = 60;
+/** "online" by itself, where the line ends or goes on with another part. */
+const ONLINE =
+  /(?<=[\s,])online(?=\s*$|\s*[,;]|\s+(?:with|at|from|on|every|until|remind|optional|invite)(?![\p{L}]))/giu;
+/** What is done online rather than held there: "order rope online", "go online". */
+const DONE_ONLINE =
+  /^\s*(?:order|buy|book|pay|shop|look|search|check|register|renew|find|sell|file|read)(?![\p{L}])|(?:^|[^\p{L}])(?:go|going|goes|be|is|are|an|the)\s+$/iu;
 
 /**
  * All places that a text may say: what stands behind "at", "in" or "@" up to where another part begins, a sign, or the
@@ -27,6 +33,15 @@ const LONGEST = 60;
  * @param starts where other parts begin
  */
 export function* placesIn(text: string, starts: readonly number[]): Generator<Candidate> {
+  for (const { index, 0: word } of text.matchAll(ONLINE))
+    if (!DONE_ONLINE.test(text.slice(0, index)))
+      yield {
+        from: index,
+        to: index + word.length,
+        score: 6,
+        slots: ['place'],
+        said: { placeAt: [index, index + word.length] },
+      };
   for (const lead of text.matchAll(LEAD)) {
     const begin = lead.index + lead[0].length;
     const word = lead[1]?.toLowerCase();

@@ -3,7 +3,7 @@ import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
 import type { Person } from '@/core/model/person';
 import { MEETING_WAYS } from '@/core/people/gaps/gapQuery';
 import { MINUTE } from '@/core/time/civil';
-import { lengthText } from '@/ui/dates';
+import { lengthText, timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -15,6 +15,8 @@ import { peopleWords as said } from '@/ui/words/people';
 import { hueOf, initialsOf } from '../personMark';
 import type { FindChoices } from './useGaps';
 
+/** The times that it may begin after and end before. */
+const CLOCKS = Array.from({ length: 29 }, (_, index) => 6 * 60 + index * 30);
 const WEEKS = ['1', '2', '4'] as const;
 const SWITCHES = { pause: 'withPause', tentative: 'overTentative', room: 'withRoom' } as const;
 type Switch = keyof typeof SWITCHES;
@@ -22,15 +24,16 @@ const SWITCH_NAMES = Object.keys(SWITCHES) as Switch[];
 
 interface FindOptionsProps {
   people: readonly Person[];
-  hasRooms: boolean;
+  rooms: readonly Person[];
   choices: FindChoices;
   onChange: (choices: Partial<FindChoices>) => void;
   onLeaveOut: (id: string) => void;
 }
 
 /** What a time is looked for with: who has to come, how long it takes, within which time, and how people meet. */
-export function FindOptions({ people, hasRooms, choices, onChange, onLeaveOut }: FindOptionsProps) {
+export function FindOptions({ people, rooms, choices, onChange, onLeaveOut }: FindOptionsProps) {
   const { optional } = choices;
+  const equipment = [...new Set(rooms.flatMap((room) => room.equipment))].sort();
   return (
     <View style={styles.options}>
       <View role="group" aria-label={said.with} style={styles.people}>
@@ -86,6 +89,20 @@ export function FindOptions({ people, hasRooms, choices, onChange, onLeaveOut }:
             testID="find-weeks"
           />
         </View>
+        {(['earliest', 'latest'] as const).map((edge) => (
+          <View key={edge} style={styles.field}>
+            <SelectField
+              label={said[edge]}
+              value={String(choices[edge] ?? '')}
+              options={[
+                { value: '', label: said.anyTime },
+                ...CLOCKS.map((minute) => ({ value: String(minute), label: timeText(minute * MINUTE) })),
+              ]}
+              onChange={(value) => onChange({ [edge]: value === '' ? undefined : Number(value) })}
+              testID={`find-${edge}`}
+            />
+          </View>
+        ))}
         <ChoiceRow
           label={said.way}
           choices={MEETING_WAYS.map((value) => ({ value, label: said.ways[value] }))}
@@ -95,7 +112,7 @@ export function FindOptions({ people, hasRooms, choices, onChange, onLeaveOut }:
         <ToggleRow
           label={said.also}
           choices={SWITCH_NAMES.filter(
-            (name) => name !== 'room' || (hasRooms && choices.way !== 'online'),
+            (name) => name !== 'room' || (rooms.length > 0 && choices.way !== 'online'),
           ).map((value) => ({ value, label: said.switches[value] }))}
           values={SWITCH_NAMES.filter((name) => choices[SWITCHES[name]])}
           onChange={(values) =>
@@ -106,6 +123,14 @@ export function FindOptions({ people, hasRooms, choices, onChange, onLeaveOut }:
             })
           }
         />
+        {choices.withRoom && choices.way !== 'online' && equipment.length > 0 ? (
+          <ToggleRow
+            label={said.fields.equipment}
+            choices={equipment.map((value) => ({ value, label: value }))}
+            values={choices.equipment}
+            onChange={(wanted) => onChange({ equipment: wanted })}
+          />
+        ) : null}
       </View>
     </View>
   );

@@ -4,11 +4,13 @@ import { StyleSheet, View } from 'react-native';
 import { lengthOfNew } from '@/core/change/calendarDefaults';
 import type { Person } from '@/core/model/person';
 import type { Proposal } from '@/core/people/gaps/gapQuery';
+import { ONLINE, withMeeting } from '@/core/people/onlineMeeting';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
+import { zonedAt } from '@/core/time/eventTime';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { instantToWall } from '@/core/time/zones';
 import { useCommands, workspace } from '@/features/workspace';
-import { useSettings, useWritableCalendars } from '@/store';
+import { meetingRooms, useSettings, useWritableCalendars } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -22,25 +24,39 @@ import { FindOptions } from './FindOptions';
 import { Ladder } from './Ladder';
 import { draftOf } from './takeProposal';
 import { firstChoices, OWN_ID, useGaps } from './useGaps';
+import { useSubject } from './useSubject';
+
+const NONE: readonly string[] = [];
 
 interface FindTimeProps {
   people: readonly Person[];
   rooms: readonly Person[];
   known: KnownTimes;
+  /** What a time is looked for: an occurrence by its key, or `DRAFT`; something new without it. */
+  about: string | undefined;
   onLeaveOut: (id: string) => void;
   onClose: () => void;
 }
 
 /** A time that suits some people: proposals with their reasons, how well days suit, and the lanes of all. */
-export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTimeProps) {
+export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: FindTimeProps) {
   const settings = useSettings();
   const router = useRouter();
   const commands = useCommands();
   const calendars = useWritableCalendars();
   const target = calendars.find(({ id }) => id === settings.targetCalendarId) ?? calendars[0];
-  const [choices, setChoices] = useState(() => firstChoices(lengthOfNew(target, settings)));
+  const subject = useSubject(about);
+  const [choices, setChoices] = useState(() =>
+    firstChoices(subject?.minutes ?? lengthOfNew(target, settings)),
+  );
   const [shown, setShown] = useState<{ proposal?: Proposal; day: number }>();
-  const { question, data, isError, refetch } = useGaps(people, rooms, known.times, choices);
+  const { question, data, isError, refetch } = useGaps(
+    people,
+    rooms,
+    known.times,
+    choices,
+    subject?.entryIds ?? NONE,
+  );
   const byId = useMemo(() => new Map([...people, ...rooms].map((each) => [each.id, each])), [people, rooms]);
   // A room has its whole name, somebody the one that they are called by.
   const nameOf = (id: string): string => {
@@ -59,10 +75,23 @@ export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTime
   const dayOf = (instant: number): number => Math.floor(instantToWall(settings.homeZone, instant) / DAY);
   const proposal = shown ? shown.proposal : first;
   const day = shown?.day ?? (first ? dayOf(first.start) : dayOf(question.range.start));
-  const drafted = (taken: Proposal) =>
-    target &&
-    draftOf(taken, people, rooms, choices.optional, { calendarId: target.id, zone: settings.homeZone });
+  const drafted = (taken: Proposal) => {
+    if (!target) return undefined;
+    const where = { calendarId: target.id, zone: settings.homeZone };
+    const isOnline = choices.way === 'online' || taken.reasons.some(({ kind }) => kind === 'online');
+    const fields = draftOf(taken, people, rooms, choices.optional, where);
+    return withMeeting(
+      isOnline ? { ...fields, location: fields.location || ONLINE } : fields,
+      settings,
+      meetingRooms(),
+    );
+  };
   const take = (taken: Proposal) => {
+    if (subject) {
+      const [start, end] = [taken.start, taken.end].map((instant) => zonedAt(instant, settings.homeZone));
+      subject.move({ start: start!, end: end! }, dateString(dayOf(taken.start)));
+      return;
+    }
     const fields = drafted(taken);
     if (!fields) return;
     workspace.edit({ fields, before: fields, panel: 'full', changed: true });
@@ -106,14 +135,14 @@ export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTime
     <View role="region" aria-label={said.findTitle} style={styles.find} testID="find-time">
       <View style={styles.head}>
         <TitleText level={2} size="large" style={styles.grow}>
-          {said.findTitle}
+          {subject ? said.findFor(subject.title) : said.findTitle}
         </TitleText>
         <Button icon="close" iconOnly kind="quiet" label={said.close} onPress={onClose} />
       </View>
       {people.length === 0 ? null : (
         <FindOptions
           people={people}
-          hasRooms={rooms.length > 0}
+          rooms={rooms}
           choices={choices}
           onChange={(changes) => {
             setShown(undefined);
@@ -151,7 +180,8 @@ export function FindTime({ people, rooms, known, onLeaveOut, onClose }: FindTime
             formats={formats}
             onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}
             onTake={take}
-            onInvite={invite}
+            onInvite={subject ? undefined : invite}
+            takeWords={subject ? said.moveThere : said.take}
           />
         </>
       )}

@@ -16,11 +16,13 @@ interface LadderProps {
   formats: GapFormats;
   onShow: (proposal: Proposal) => void;
   onTake: (proposal: Proposal) => void;
-  onInvite: (proposal: Proposal) => void;
+  /** Undefined where something that is there already is moved. */
+  onInvite: ((proposal: Proposal) => void) | undefined;
+  takeWords: string;
 }
 
 /** Proposals one below the other, the best first, each with what speaks for and against it. */
-export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite }: LadderProps) {
+export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite, takeWords }: LadderProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   return (
@@ -60,13 +62,15 @@ export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite }: 
                 {proposal.reasons.map((reason) => reasonText(reason, formats)).join(' · ')}
               </AppText>
             </Pressable>
-            <Button label={said.takeLabel(when)} shown={said.take} onPress={() => onTake(proposal)} />
-            <Button
-              kind={at === 0 ? 'primary' : 'plain'}
-              label={said.inviteLabel(when)}
-              shown={said.invite}
-              onPress={() => onInvite(proposal)}
-            />
+            <Button label={said.takeLabel(when)} shown={takeWords} onPress={() => onTake(proposal)} />
+            {onInvite ? (
+              <Button
+                kind={at === 0 ? 'primary' : 'plain'}
+                label={said.inviteLabel(when)}
+                shown={said.invite}
+                onPress={() => onInvite(proposal)}
+              />
+            ) : null}
           </View>
         );
       })}

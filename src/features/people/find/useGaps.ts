@@ -2,9 +2,12 @@ import { useMemo } from 'react';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
 import type { Attender, GapRoom, GapsQuestion, MeetingWay } from '@/core/people/gaps/gapQuery';
-import { MINUTE } from '@/core/time/civil';
+import type { State } from '@/core/model/state';
+import { daysOf } from '@/core/schedule/occurrence';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { useCalendarKinds, useEngineAnswer, useNow, useSettings } from '@/store';
+import { useCalendarKinds, useDays, useEngineAnswer, useNow, useSettings, useSnapshot } from '@/store';
 
 /** What a time is looked for with, as a person chooses it. */
 export interface FindChoices {
@@ -14,6 +17,11 @@ export interface FindChoices {
   readonly withPause: boolean;
   readonly overTentative: boolean;
   readonly withRoom: boolean;
+  /** Minutes of the day that it begins and ends within; undefined for any. */
+  readonly earliest: number | undefined;
+  readonly latest: number | undefined;
+  /** What has to be in the room. */
+  readonly equipment: readonly string[];
   /** Who need not come. */
   readonly optional: readonly string[];
 }
@@ -25,6 +33,9 @@ export const firstChoices = (minutes: number): FindChoices => ({
   withPause: false,
   overTentative: false,
   withRoom: false,
+  earliest: undefined,
+  latest: undefined,
+  equipment: [],
   optional: [],
 });
 
@@ -50,16 +61,47 @@ const attenderOf = (
   ...(times ? { known: { start: times.from, end: times.until } } : {}),
 });
 
+const NO_DAYS: readonly number[] = [];
+
+/** The days off of a range, by the calendar that series skip days off of, where one does. */
+function useDaysOff(from: number, until: number): readonly number[] {
+  const { homeZone } = useSettings();
+  const [first, end] = [from, until].map((instant) => Math.floor(instantToWall(homeZone, instant) / DAY));
+  const calendarId = useSnapshot(({ state }) => daysOffCalendar(state.entries));
+  const { answer } = useDays(first!, end! + 1);
+  return useMemo(() => {
+    if (calendarId === undefined || !answer) return NO_DAYS;
+    return answer.occurrences.flatMap((occurrence) => {
+      if (occurrence.calendarId !== calendarId || !occurrence.allDay) return [];
+      const { first: day, end: after } = daysOf(occurrence);
+      return Array.from({ length: after - day }, (_, index) => day + index);
+    });
+  }, [calendarId, answer]);
+}
+
+let known: { entries: State['entries']; id: string | undefined } | undefined;
+/** The calendar whose days off are skipped, found once for each state of the entries. */
+function daysOffCalendar(entries: State['entries']): string | undefined {
+  if (known?.entries !== entries) {
+    let id: string | undefined;
+    for (const { recurrence } of entries.values()) id ??= recurrence?.skipDaysOff?.calendarId;
+    known = { entries, id };
+  }
+  return known.id;
+}
+
 /** Times that suit some people, by what is known of them. */
 export function useGaps(
   people: readonly Person[],
   rooms: readonly Person[],
   times: ReadonlyMap<string, BusyTimes>,
   choices: FindChoices,
+  exceptEntryIds: readonly string[],
 ) {
   const { homeZone, workingPattern, homeLabel } = useSettings();
   const { free, unlisted } = useCalendarKinds();
   const from = Math.ceil(useNow() / STEP) * STEP;
+  const daysOff = useDaysOff(from, from + Number(choices.weeks) * WEEK);
   const question = useMemo(
     (): GapsQuestion => ({
       own: {
@@ -86,12 +128,27 @@ export function useGaps(
       overTentative: choices.overTentative,
       pause: choices.withPause ? PAUSE : 0,
       withRoom: choices.withRoom,
-      equipment: [],
-      daysOff: [],
+      equipment: choices.withRoom ? choices.equipment : [],
+      ...(choices.earliest === undefined ? {} : { earliest: choices.earliest }),
+      ...(choices.latest === undefined ? {} : { latest: choices.latest }),
+      daysOff,
       freeCalendarIds: [...free, ...unlisted],
-      exceptEntryIds: [],
+      exceptEntryIds,
     }),
-    [people, rooms, times, choices, homeZone, workingPattern, homeLabel, from, free, unlisted],
+    [
+      people,
+      rooms,
+      times,
+      choices,
+      homeZone,
+      workingPattern,
+      homeLabel,
+      from,
+      free,
+      unlisted,
+      daysOff,
+      exceptEntryIds,
+    ],
   );
   return { question, ...useEngineAnswer(['gaps', question]) };
 }

@@ -18,6 +18,7 @@ import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
 import { invitationWords, OWN_ANSWER_WORDS } from '@/ui/words/invitations';
 import { peopleWords } from '@/ui/words/people';
+import { FindButton } from '../find/FindButton';
 import { GuestRow } from '../GuestRow';
 import { askToTell } from './telling';
 import { useInvitationDeeds } from './useInvitationDeeds';
@@ -45,7 +46,14 @@ function answerText(
 }
 
 /** Who is invited to an entry, what each answered, and what can be done about it by who invites. */
-export function InvitedGuests({ event }: { event: CalendarEvent }) {
+export function InvitedGuests({
+  event,
+  occurrenceKey,
+}: {
+  event: CalendarEvent;
+  /** As it is found in Plan, where it is looked at there. */
+  occurrenceKey?: string;
+}) {
   const state = useSnapshot((snapshot) => snapshot.state);
   const { homeZone } = useSettings();
   const deeds = useInvitationDeeds();
@@ -98,6 +106,9 @@ export function InvitedGuests({ event }: { event: CalendarEvent }) {
             style={styles.start}
           />
         </View>
+      ) : null}
+      {isMine && occurrenceKey !== undefined && event.start.kind === 'zoned' ? (
+        <FindButton guests={guests} about={occurrenceKey} />
       ) : null}
       {silent.length > 0 ? (
         <Button
