@@ -9,6 +9,9 @@ import { MADE } from './scenario';
 /** Whose calendar the demo is. */
 export const OWNER = { name: 'Juna Marsh', address: addressOf('Juna Marsh') };
 
+/** How long each takes to answer, in milliseconds. */
+const tookOf = (address: string): number => (/tobias|salma/.test(address) ? 30 : 2) * 3_600_000;
+
 /** What the guests of the demo's entries were told and answered: all of it a while ago. */
 export function invitationsOf(entries: readonly CalendarEvent[]): Invitation[] {
   const byUid = new Map<string, CalendarEvent[]>();
@@ -24,10 +27,13 @@ export function invitationsOf(entries: readonly CalendarEvent[]): Invitation[] {
       stamp: MADE,
       timeSequences: { '': 0 },
       toldTo: Object.fromEntries(guests.map(({ address }) => [plainAddress(address), 0])),
+      toldAt: Object.fromEntries(guests.map(({ address }) => [plainAddress(address), MADE])),
       events: events.map(asTold),
       answers: guests.flatMap(({ address, parameters }) => {
         const answer = answerOfPartstat(String(parameters.partstat));
-        return answer ? [{ address: plainAddress(address), answer, at: MADE, sequence: 0, comment: '' }] : [];
+        return answer
+          ? [{ address: plainAddress(address), answer, at: MADE + tookOf(address), sequence: 0, comment: '' }]
+          : [];
       }),
     };
   });

@@ -63,6 +63,8 @@ export const Invitation = z.object({
   timeSequences: z.record(z.string(), z.number()),
   /** Of who invites: the version that each guest was told last, by addresses. */
   toldTo: z.record(z.string(), z.number()),
+  /** When each was told last, an instant. */
+  toldAt: z.record(z.string(), z.number()).optional(),
   /** The entry and its changed dates as they were told, or as they came. */
   events: z.array(CalendarEvent),
   /** Of a guest: the entry as it was when it was answered. */
@@ -111,12 +113,13 @@ export type WaitsFor = (typeof WAITS_FOR)[number];
 /** The longest calendar text of a letter. */
 export const LONGEST_LETTER = 1_000_000;
 
-/** A mail about an invitation (RFC 6047): one that waits to go out, or one that came and waits for a decision. */
+/** A mail, most often about an invitation (RFC 6047): one that waits to go out, or one that came and waits for a decision. */
 export const Letter = z.object({
   /** Its Message-ID. */
   id: z.string().min(1).max(300),
   direction: z.enum(['out', 'in']),
-  method: z.enum(ITIP_METHODS),
+  /** None for words alone. */
+  method: z.enum(ITIP_METHODS).optional(),
   uid: z.string(),
   from: z.string(),
   to: z.array(z.string()),

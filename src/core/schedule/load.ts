@@ -112,21 +112,29 @@ export interface Gap {
   readonly end: number;
 }
 
-/** The gaps of at least `minimum` milliseconds between [from, to). */
-export function gapsBetween(
+/** The gaps of at least `minimum` milliseconds that some occurrences leave between [from, to). */
+export const gapsBetween = (
   occurrences: readonly Occurrence[],
   from: number,
   to: number,
   minimum = 30 * MINUTE,
+): Gap[] => gapsAmong(inOrderOfTaking(occurrences.filter(takesTime)), from, to, minimum);
+
+/** The gaps of at least `minimum` milliseconds that taken times leave between [from, to), which are in the order of their starts. */
+export function gapsAmong(
+  taken: readonly { readonly start: number; readonly end: number }[],
+  from: number,
+  to: number,
+  minimum: number,
 ): Gap[] {
   const gaps: Gap[] = [];
   let free = from;
-  for (const { start, end } of inOrderOfTaking(occurrences.filter(takesTime))) {
+  for (const { start, end } of taken) {
     if (end <= free) continue;
     if (start >= to) break;
     if (start - free >= minimum) gaps.push({ start: free, end: start });
     free = Math.max(free, end);
   }
-  if (to - free >= minimum) gaps.push({ start: free, end: to });
+  if (to > free && to - free >= minimum) gaps.push({ start: free, end: to });
   return gaps;
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mergePeople, removePeople } from '@/core/change/peopleChanges';
 import { useCommands } from '@/features/workspace';
@@ -9,13 +9,14 @@ import { useTheme } from '@/ui/theme/theme';
 import { space, WIDE } from '@/ui/theme/tokens';
 import { peopleWords as said } from '@/ui/words/people';
 import { FindTime } from './find/FindTime';
+import { FreeTimeNote } from './free/FreeTimeNote';
 import { WaitingList } from './invitations/WaitingList';
 import { WaitingPage } from './invitations/WaitingPage';
 import { PeopleList } from './PeopleList';
 import { PersonPage } from './PersonPage';
 import { PersonSheet } from './PersonSheet';
 import { useBusyTimes } from './useBusyTimes';
-import { usePeopleAddress } from './usePeopleAddress';
+import { type PeopleSide, usePeopleAddress } from './usePeopleAddress';
 import { usePeopleFiles } from './usePeopleFiles';
 
 /** Colleagues and rooms, what they are at, and a time that suits them: People. */
@@ -27,55 +28,73 @@ export function PeopleScreen() {
   const known = useBusyTimes(people);
   const { look, show } = usePeopleAddress();
   const [editing, setEditing] = useState<{ id?: string }>();
-  const person = people.find(({ id }) => id === look.who);
-  const chosen = people.filter(({ id }) => look.chosen.includes(id));
+  const { chosen: ids, side: beside } = look;
+  const chosen = people.filter(({ id }) => ids.includes(id));
   const attending = chosen.filter(({ kind }) => kind === 'colleague');
   const rooms = people.filter(({ kind }) => kind === 'room');
   const chosenRooms = chosen.filter(({ kind }) => kind === 'room');
-  const side = look.isFinding ? (
-    <FindTime
-      people={attending}
-      rooms={chosenRooms.length > 0 ? chosenRooms : rooms}
-      known={known}
-      about={look.about}
-      onLeaveOut={(id) => show({ chosen: look.chosen.filter((other) => other !== id) })}
-      onClose={() => show({ isFinding: false })}
-    />
-  ) : look.waits !== undefined ? (
-    <WaitingPage key={look.waits} id={look.waits} onClose={() => show({ waits: undefined })} />
-  ) : person ? (
-    <PersonPage
-      key={person.id}
-      person={person}
-      times={known.times.get(person.id)}
-      onEdit={() => setEditing({ id: person.id })}
-      onFind={() => show({ chosen: [...new Set([...look.chosen, person.id])], isFinding: true })}
-      onClose={() => show({ who: undefined })}
-    />
-  ) : null;
+  const close = () => show({ side: undefined });
+  const sideFor = (shown: PeopleSide): ReactNode => {
+    switch (shown.kind) {
+      case 'finding':
+        return (
+          <FindTime
+            key={shown.about}
+            people={attending}
+            rooms={chosenRooms.length > 0 ? chosenRooms : rooms}
+            known={known}
+            about={shown.about}
+            onLeaveOut={(id) => show({ chosen: ids.filter((other) => other !== id) })}
+            onClose={close}
+          />
+        );
+      case 'free':
+        return <FreeTimeNote key={attending.map(({ id }) => id).join()} people={attending} onClose={close} />;
+      case 'waiting':
+        return <WaitingPage key={shown.id} id={shown.id} onClose={close} />;
+      case 'person': {
+        const person = people.find(({ id }) => id === shown.id);
+        return person ? (
+          <PersonPage
+            key={person.id}
+            person={person}
+            times={known.times.get(person.id)}
+            onEdit={() => setEditing({ id: person.id })}
+            onFind={() => show({ chosen: [...new Set([...ids, person.id])], side: { kind: 'finding' } })}
+            onClose={close}
+          />
+        ) : null;
+      }
+    }
+  };
+  const side = beside ? sideFor(beside) : null;
   const list = (
     <>
       <PeopleTools
         chosen={chosen.map(({ id }) => id)}
         attending={attending.length}
         onAdd={() => setEditing({})}
-        onFind={() => show({ isFinding: true, about: undefined })}
+        onFind={() => show({ side: { kind: 'finding' } })}
+        onTell={() => show({ side: { kind: 'free' } })}
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
       />
       <AppText size="small" tone="quiet">
         {said.directoryAbout}
       </AppText>
-      <WaitingList shown={look.waits} onShow={(waits) => show({ waits, who: undefined, isFinding: false })} />
+      <WaitingList
+        shown={beside?.kind === 'waiting' ? beside.id : undefined}
+        onShow={(id) => show({ side: { kind: 'waiting', id } })}
+      />
       {people.length === 0 ? <AppText tone="quiet">{said.none}</AppText> : null}
       {known.isAway ? <AppText role="status">{said.away}</AppText> : null}
       <PeopleList
         people={people}
         times={known.times}
-        chosen={look.chosen}
-        shown={look.who}
-        onChoose={(ids) => show({ chosen: ids })}
-        onShow={(who) => show({ who, isFinding: false, waits: undefined })}
+        chosen={ids}
+        shown={beside?.kind === 'person' ? beside.id : undefined}
+        onChoose={(next) => show({ chosen: next })}
+        onShow={(id) => show({ side: { kind: 'person', id } })}
       />
     </>
   );
@@ -104,7 +123,7 @@ export function PeopleScreen() {
           person={people.find(({ id }) => id === editing.id)}
           onClose={(id) => {
             setEditing(undefined);
-            if (id !== undefined) show({ who: id, isFinding: false, waits: undefined });
+            if (id !== undefined) show({ side: { kind: 'person', id } });
           }}
         />
       ) : null}
@@ -118,6 +137,7 @@ function PeopleTools({
   attending,
   onAdd,
   onFind,
+  onTell,
   onClear,
   isCompact,
 }: {
@@ -125,6 +145,7 @@ function PeopleTools({
   attending: number;
   onAdd: () => void;
   onFind: () => void;
+  onTell: () => void;
   onClear: () => void;
   /** Whether there is room for signs alone. */
   isCompact: boolean;
@@ -145,6 +166,7 @@ function PeopleTools({
         onPress={onFind}
         testID="find-time-with"
       />
+      <Button icon="clock-outline" iconOnly={isCompact} label={said.freeTimes.open} onPress={onTell} />
       {chosen.length === 0 ? (
         <>
           <Button icon="plus" iconOnly={isCompact} label={said.add} onPress={onAdd} />

@@ -3,12 +3,21 @@ import { removePeople } from '@/core/change/peopleChanges';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { DAY } from '@/core/time/civil';
+import { LATE, promptnessOf } from '@/core/people/invitations/promptness';
+import { DAY, MINUTE } from '@/core/time/civil';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { instantToWall } from '@/core/time/zones';
 import { useCommands, useReveal } from '@/features/workspace';
-import { useCalendars, useEngineAnswer, useNow, useNowWall, useOpenStore, useSettings } from '@/store';
-import { shortDayText, timeRangeText, timeText } from '@/ui/dates';
+import {
+  useCalendars,
+  useEngineAnswer,
+  useNow,
+  useNowWall,
+  useOpenStore,
+  useSettings,
+  useSnapshot,
+} from '@/store';
+import { lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
@@ -93,8 +102,30 @@ export function PersonPage({ person, times, onEdit, onFind, onClose }: PersonPag
           ? `${said.depths[times.depth]} · ${said.readAt(momentText(times.readAt, homeZone))}`
           : said.notRead}
       </AppText>
+      <Answering person={person} />
       <WithThem person={person} />
     </View>
+  );
+}
+
+/** How promptly somebody answers. */
+function Answering({ person }: { person: Person }) {
+  const invitations = useSnapshot(({ state }) => state.invitations);
+  const { answered, silent, median } = promptnessOf(invitations.values(), person.addresses);
+  if (answered + silent === 0) return null;
+  return (
+    <AppText
+      size="small"
+      tone={median !== undefined && median > LATE ? 'accent' : 'quiet'}
+      testID="promptness"
+    >
+      {[
+        median === undefined ? '' : said.answersAfter(lengthText(Math.max(MINUTE, median)), median > LATE),
+        silent > 0 ? said.silentTo(silent) : '',
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    </AppText>
   );
 }
 

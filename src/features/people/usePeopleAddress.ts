@@ -2,52 +2,70 @@ import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { keepPlaceInHistory } from '@/ui/backCloses';
 
-/** What People shows, as its address says: whose page, who is chosen, and whether a time is looked for with them. */
+/** What stands beside the list of people. */
+export type PeopleSide =
+  | { readonly kind: 'person'; readonly id: string }
+  /** A time that suits those who are chosen: for an occurrence by its key, what is being written, or something new. */
+  | { readonly kind: 'finding'; readonly about?: string | undefined }
+  /** One of those that wait for a decision. */
+  | { readonly kind: 'waiting'; readonly id: string }
+  /** One's own free times as text. */
+  | { readonly kind: 'free' };
+
+/** What People shows, as its address says. */
 export interface PeopleLook {
-  readonly who: string | undefined;
   readonly chosen: readonly string[];
-  readonly isFinding: boolean;
-  /** What a time is looked for: an occurrence by its key, or what is being written. */
-  readonly about: string | undefined;
-  /** Which of those that wait is open, by its id. */
-  readonly waits: string | undefined;
+  readonly side: PeopleSide | undefined;
 }
 
-const one = (value: string | string[] | undefined): string | undefined => [value].flat()[0];
+const one = (value: string | string[] | undefined): string => [value].flat()[0] ?? '';
+
+/** The names of the address that are those of People alone. */
+interface Parameters {
+  readonly who?: string;
+  readonly finding?: string;
+  readonly about?: string;
+  readonly waits?: string;
+  readonly free?: string;
+}
+
+function sideOf({ who, finding, about, waits, free }: Parameters): PeopleSide | undefined {
+  if (finding) return { kind: 'finding', about: about || undefined };
+  if (free) return { kind: 'free' };
+  if (waits) return { kind: 'waiting', id: waits };
+  return who ? { kind: 'person', id: who } : undefined;
+}
+
+const parametersOf = (side: PeopleSide | undefined) => ({
+  who: side?.kind === 'person' ? side.id : undefined,
+  finding: side?.kind === 'finding' ? '1' : undefined,
+  about: side?.kind === 'finding' ? side.about : undefined,
+  waits: side?.kind === 'waiting' ? side.id : undefined,
+  free: side?.kind === 'free' ? '1' : undefined,
+});
 
 /** Reads what People shows from the address, and changes it there. */
 export function usePeopleAddress() {
-  const { who, chosen, finding, waits, about } = useGlobalSearchParams();
+  const { who, chosen, finding, about, waits, free } = useGlobalSearchParams();
   const router = useRouter();
-  const text = JSON.stringify([
-    one(who) ?? '',
-    one(chosen) ?? '',
-    one(finding) ?? '',
-    one(waits) ?? '',
-    one(about) ?? '',
-  ]);
+  const text = JSON.stringify({
+    who: one(who),
+    finding: one(finding),
+    about: one(about),
+    waits: one(waits),
+    free: one(free),
+    chosen: one(chosen),
+  });
   return useMemo(() => {
-    const [person, ids, isFinding, waiting, subject] = JSON.parse(text) as string[];
-    const look: PeopleLook = {
-      who: person || undefined,
-      chosen: (ids ?? '').split(',').filter(Boolean),
-      isFinding: isFinding === '1',
-      waits: waiting || undefined,
-      about: subject || undefined,
-    };
+    const { chosen: ids = '', ...parameters } = JSON.parse(text) as Parameters & { chosen?: string };
+    const look: PeopleLook = { chosen: ids.split(',').filter(Boolean), side: sideOf(parameters) };
     return {
       look,
-      /** Goes to a changed look: another page is a step that one comes back from, a choice takes its place. */
+      /** Goes to a changed look: what comes to stand beside the list is a step that one comes back from, a choice takes its place. */
       show(changes: Partial<PeopleLook>) {
-        keepPlaceInHistory(!('who' in changes) && !('isFinding' in changes) && !('waits' in changes));
+        keepPlaceInHistory(!('side' in changes));
         const next = { ...look, ...changes };
-        router.setParams({
-          who: next.who,
-          chosen: next.chosen.join(',') || undefined,
-          finding: next.isFinding ? '1' : undefined,
-          waits: next.waits,
-          about: next.isFinding ? next.about : undefined,
-        });
+        router.setParams({ chosen: next.chosen.join(',') || undefined, ...parametersOf(next.side) });
       },
     };
   }, [text, router]);

@@ -50,6 +50,7 @@ export function Places({ wide }: { wide: boolean }) {
     finding: _____,
     waits: ______,
     about: _______,
+    free: ________,
     ...parameters
   } = useGlobalSearchParams<Record<string, string>>();
   return (

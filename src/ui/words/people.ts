@@ -117,6 +117,9 @@ export const peopleWords = {
   },
   readAt: (when: string) => `read ${when}`,
   notRead: 'Busy times are not known.',
+  answersAfter: (length: string, isLate: boolean) =>
+    isLate ? `Answers late, after ${length} as a rule` : `Answers after ${length} as a rule`,
+  silentTo: (count: number) => plural(count, 'invitation without an answer', 'invitations without an answer'),
   next: 'Next with them',
   last: 'Last with them',
   nothingWith: 'Nothing with them.',
@@ -177,6 +180,24 @@ export const peopleWords = {
         unknown: '',
       }[kind];
     return until === '' ? what : `${what} until ${until}`;
+  },
+  freeTimes: {
+    open: 'My free times as text',
+    title: 'My free times',
+    days: 'Days',
+    nextDays: (count: number) => `The next ${plural(count, 'day')}`,
+    atLeast: 'At least',
+    zone: 'On the clock of',
+    overTentative: 'Also what is tentative',
+    none: 'Nothing is free then. Try more days, or shorter times.',
+    asText: 'As text',
+    text: (lines: readonly string[], city: string) =>
+      lines.length === 0 ? '' : `I am free (times in ${city}):\n${lines.join('\n')}`,
+    copy: 'Copy',
+    copied: 'Copied.',
+    subject: 'When I am free',
+    send: (count: number) => `Send to ${count}`,
+    sent: (count: number) => `On the way to ${count}`,
   },
   guests: {
     title: 'People',

@@ -6,7 +6,7 @@ import type { ItipMessage } from '../../people/invitations/itipMessage';
 import type { Outgoing } from '../../people/invitations/telling';
 import { writeMessage } from '../../people/invitations/writeMessage';
 import { overridesOf } from '../overrides';
-import type { ChangeContext } from '../patch';
+import { type ChangeContext, makePatch, type Patch, put } from '../patch';
 import { daysOffFor } from '../target';
 import { ownAddresses } from './ownUser';
 
@@ -53,4 +53,26 @@ export function letterOf(
     calendar: writeMessage(message),
     at: now,
   };
+}
+
+/** Words that go to somebody without an invitation. */
+export function sendWords(
+  state: State,
+  { to, subject, text }: Pick<Letter, 'to' | 'subject' | 'text'>,
+  context: ChangeContext,
+): Patch {
+  const letter: Letter = {
+    id: `${context.newId()}@orderly-week`,
+    direction: 'out',
+    uid: '',
+    from: ownAddresses(state)[0] ?? '',
+    to,
+    subject,
+    text,
+    calendar: '',
+    at: context.now,
+  };
+  return makePatch(context, { what: 'guests-told', count: to.length, name: subject }, [
+    put(state, 'letters', letter),
+  ]);
 }

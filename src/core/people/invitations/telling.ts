@@ -323,6 +323,8 @@ export function tell(
     ...differs.rescheduled.map((key) => [key, sequence] as const),
   ]);
   const isCalledOff = untold.kind === 'called-off';
+  const reachedNow = (value: number) =>
+    Object.fromEntries(outgoing.flatMap(({ to }) => to.map((address) => [address, value] as const)));
   return {
     events: asked,
     outgoing,
@@ -333,12 +335,8 @@ export function tell(
       sequence,
       stamp: now + outgoing.length * SECOND,
       timeSequences,
-      toldTo: {
-        ...invitation?.toldTo,
-        ...Object.fromEntries(
-          outgoing.flatMap(({ to }) => to.map((address) => [address, sequence] as const)),
-        ),
-      },
+      toldTo: { ...invitation?.toldTo, ...reachedNow(sequence) },
+      toldAt: { ...invitation?.toldAt, ...reachedNow(now) },
       events: isCalledOff ? told.slice() : shared,
       answers: (invitation?.answers ?? []).map((answer) =>
         answer.sequence < Math.max(timeSequences[''] ?? 0, timeSequences[dateKey(answer.recurrenceId)] ?? 0)

@@ -2,12 +2,11 @@ import { useMemo } from 'react';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
 import type { Attender, GapRoom, GapsQuestion, MeetingWay } from '@/core/people/gaps/gapQuery';
-import type { State } from '@/core/model/state';
-import { daysOf } from '@/core/schedule/occurrence';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { useCalendarKinds, useDays, useEngineAnswer, useNow, useSettings, useSnapshot } from '@/store';
+import { useCalendarKinds, useEngineAnswer, useNow, useSettings } from '@/store';
+import { useDaysOff } from './useDaysOff';
 
 /** What a time is looked for with, as a person chooses it. */
 export interface FindChoices {
@@ -61,35 +60,6 @@ const attenderOf = (
   ...(times ? { known: { start: times.from, end: times.until } } : {}),
 });
 
-const NO_DAYS: readonly number[] = [];
-
-/** The days off of a range, by the calendar that series skip days off of, where one does. */
-function useDaysOff(from: number, until: number): readonly number[] {
-  const { homeZone } = useSettings();
-  const [first, end] = [from, until].map((instant) => Math.floor(instantToWall(homeZone, instant) / DAY));
-  const calendarId = useSnapshot(({ state }) => daysOffCalendar(state.entries));
-  const { answer } = useDays(first!, end! + 1);
-  return useMemo(() => {
-    if (calendarId === undefined || !answer) return NO_DAYS;
-    return answer.occurrences.flatMap((occurrence) => {
-      if (occurrence.calendarId !== calendarId || !occurrence.allDay) return [];
-      const { first: day, end: after } = daysOf(occurrence);
-      return Array.from({ length: after - day }, (_, index) => day + index);
-    });
-  }, [calendarId, answer]);
-}
-
-let known: { entries: State['entries']; id: string | undefined } | undefined;
-/** The calendar whose days off are skipped, found once for each state of the entries. */
-function daysOffCalendar(entries: State['entries']): string | undefined {
-  if (known?.entries !== entries) {
-    let id: string | undefined;
-    for (const { recurrence } of entries.values()) id ??= recurrence?.skipDaysOff?.calendarId;
-    known = { entries, id };
-  }
-  return known.id;
-}
-
 /** Times that suit some people, by what is known of them. */
 export function useGaps(
   people: readonly Person[],
@@ -101,7 +71,10 @@ export function useGaps(
   const { homeZone, workingPattern, homeLabel } = useSettings();
   const { free, unlisted } = useCalendarKinds();
   const from = Math.ceil(useNow() / STEP) * STEP;
-  const daysOff = useDaysOff(from, from + Number(choices.weeks) * WEEK);
+  const [firstDay, lastDay] = [from, from + Number(choices.weeks) * WEEK].map((instant) =>
+    Math.floor(instantToWall(homeZone, instant) / DAY),
+  );
+  const daysOff = useDaysOff(firstDay!, lastDay! + 1);
   const question = useMemo(
     (): GapsQuestion => ({
       own: {

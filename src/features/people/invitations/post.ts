@@ -166,8 +166,7 @@ export class Post {
           to,
           subject,
           text: text.slice(0, 20_000),
-          method,
-          calendar,
+          ...(method ? { method, calendar } : {}),
         })),
       }),
     });
