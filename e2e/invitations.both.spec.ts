@@ -26,6 +26,7 @@ test('an hour with two colleagues is found and sent within six presses; their an
   await press(sheet.getByTestId('send-invitation'));
   await expect(notice(page)).toContainText('“Boat plans”: 2 told');
 
+  await press(page.getByTestId('find-time').getByRole('button', { name: 'Close', exact: true }));
   // One answers by her day, the other always has another time; it is turned down with a press.
   const waits = page.getByTestId('waits').filter({ hasText: 'Ines Falk proposes another time' });
   await press(waits);
@@ -41,12 +42,13 @@ test('an hour with two colleagues is found and sent within six presses; their an
   await expect(guests.getByRole('button', { name: /^Remind/ })).toBeVisible();
 
   await press(page.getByRole('button', { name: 'Edit', exact: true }));
-  await page.getByTestId('field-location').fill('Boat shed');
+  await page.getByLabel('Place', { exact: true }).fill('Boat shed');
   await press(page.getByRole('button', { name: 'Save', exact: true }));
   await expect(sheet).toContainText('New: place.');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('untold')).toContainText('The guests do not know this yet.');
-  await page.reload();
+  await page.goto('/people');
+  await press(page.getByTestId('waits').filter({ hasText: 'The guests do not know the last change' }));
   await press(page.getByTestId('untold').getByRole('button', { name: 'Tell the guests …' }));
   await press(sheet.getByTestId('send-invitation'));
   await expect(page.getByTestId('untold')).toHaveCount(0);
@@ -160,4 +162,62 @@ test('an invitation that is dropped as a mail or a calendar file is taken in; a 
   await page.goto('/people');
   await expect(page.getByTestId('waits')).toHaveCount(2);
   await expect(page.getByTestId('waits').filter({ hasText: 'Not believed' })).toHaveCount(1);
+});
+
+test('free times are told as text on the reader’s clock, copied and sent', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.goto('/people');
+  await choose(page, 'Salma Wray');
+  await press(page.getByRole('button', { name: 'My free times as text' }));
+  const note = page.getByTestId('free-time-note');
+  const text = note.getByTestId('free-text');
+  await expect(text).toHaveValue(/^I am free \(times in Halifax\):\nTuesday 9 March: 8:00–8:30, /);
+  await note.getByTestId('free-length').selectOption('120');
+  await expect(text).not.toHaveValue(/8:00–8:30/);
+  await press(note.getByRole('button', { name: 'Copy' }));
+  await expect(note).toContainText('Copied.');
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('times in Halifax');
+  await press(note.getByRole('button', { name: 'Send to 1' }));
+  await expect(notice(page)).toContainText('On the way to 1');
+});
+
+test('a mail becomes a draft: one of its times, who wrote it, its words and its file', async ({ page }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
+  await page.goto('/setup?section=files');
+  const chooser = page.waitForEvent('filechooser');
+  await press(page.getByRole('button', { name: 'Import a file' }));
+  const mail = [
+    'From: Salma Wray <salma.wray@fennick.example>',
+    'Date: Tue, 09 Mar 2027 08:00:00 -0400',
+    'Subject: Re: The claim',
+    'MIME-Version: 1.0',
+    'Content-Type: multipart/mixed; boundary=parts',
+    '',
+    '--parts',
+    'Content-Type: text/plain; charset=utf-8',
+    '',
+    'I could do Thursday at 10 or Friday at 14:30. See https://tern.example/claim.',
+    '--parts',
+    'Content-Type: text/plain; name="costs.txt"',
+    'Content-Disposition: attachment; filename="costs.txt"',
+    '',
+    'Lamps: 40',
+    '--parts--',
+    '',
+  ].join('\r\n');
+  await (await chooser).setFiles({ name: 'claim.eml', mimeType: '', buffer: Buffer.from(mail) });
+  const sheet = page.getByRole('dialog');
+  await expect(sheet).toContainText('From Salma Wray, who becomes its guest.');
+  await expect(sheet.getByTestId('mail-title')).toHaveValue('The claim');
+  // On her clock in Halifax, told on one's own.
+  await expect(sheet.getByRole('radio')).toHaveCount(2);
+  await press(sheet.getByRole('radio', { name: /Friday 12 March, 18:30–19:30/ }));
+  await press(sheet.getByRole('button', { name: 'Make a draft' }));
+  await expect(page.getByTestId('editor-title')).toHaveValue('The claim');
+  await expect(page.getByTestId('guests')).toContainText('Salma Wray');
+  await press(page.getByRole('button', { name: 'Save', exact: true }));
+  await expect(sheet).toContainText('Invite to “The claim”');
+  await page.keyboard.press('Escape');
+  await expectKept(page, 'The claim');
+  await expectKept(page, 'costs.txt');
 });

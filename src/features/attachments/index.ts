@@ -1,4 +1,4 @@
 export { AttachmentList } from './AttachmentList';
 export { AttachmentSection } from './AttachmentSection';
 export { EntryAttachments } from './EntryAttachments';
-export type { PickedFiles } from './pickedFiles';
+export { type PickedFiles, readPicked } from './pickedFiles';

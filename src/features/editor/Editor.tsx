@@ -35,7 +35,7 @@ export function Editor() {
   const commands = useCommands();
   const { store } = useOpenStore();
   const editing = useWorkspace((state) => state.editing);
-  const [{ before, fields, target, typed }] = useState(() => editing!);
+  const [{ before, fields, target, typed, pending: begunWith }] = useState(() => editing!);
   const box = useRef<View>(null);
   const [asking, setAsking] = useState(false);
   const [repeating, setRepeating] = useState(false);
@@ -49,7 +49,7 @@ export function Editor() {
   });
   const form = useWatch({ control }) as EventForm;
   const { errors } = formState;
-  const [pending, setPending] = useState<ReadonlyMap<string, string>>(new Map());
+  const [pending, setPending] = useState<ReadonlyMap<string, string>>(begunWith ?? new Map());
   const isWritten = target === undefined && form.title.trim() !== '';
   const changed = isWritten || !sameForm(form, blank);
 

@@ -7,11 +7,13 @@ import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { space, WIDE } from '@/ui/theme/tokens';
+import { invitationWords } from '@/ui/words/invitations';
 import { peopleWords as said } from '@/ui/words/people';
 import { FindTime } from './find/FindTime';
 import { FreeTimeNote } from './free/FreeTimeNote';
 import { WaitingList } from './invitations/WaitingList';
 import { WaitingPage } from './invitations/WaitingPage';
+import { makeFromMail, PASTED } from './mail/mailDraft';
 import { PeopleList } from './PeopleList';
 import { PersonPage } from './PersonPage';
 import { PersonSheet } from './PersonSheet';
@@ -76,6 +78,7 @@ export function PeopleScreen() {
         onAdd={() => setEditing({})}
         onFind={() => show({ side: { kind: 'finding' } })}
         onTell={() => show({ side: { kind: 'free' } })}
+        onMail={() => makeFromMail(PASTED)}
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
       />
@@ -138,6 +141,7 @@ function PeopleTools({
   onAdd,
   onFind,
   onTell,
+  onMail,
   onClear,
   isCompact,
 }: {
@@ -146,6 +150,7 @@ function PeopleTools({
   onAdd: () => void;
   onFind: () => void;
   onTell: () => void;
+  onMail: () => void;
   onClear: () => void;
   /** Whether there is room for signs alone. */
   isCompact: boolean;
@@ -167,6 +172,12 @@ function PeopleTools({
         testID="find-time-with"
       />
       <Button icon="clock-outline" iconOnly={isCompact} label={said.freeTimes.open} onPress={onTell} />
+      <Button
+        icon="note-text-outline"
+        iconOnly={isCompact}
+        label={invitationWords.fromMail.open}
+        onPress={onMail}
+      />
       {chosen.length === 0 ? (
         <>
           <Button icon="plus" iconOnly={isCompact} label={said.add} onPress={onAdd} />

@@ -20,6 +20,8 @@ export interface Editing {
   readonly typed?: Readonly<Record<string, unknown>> | undefined;
   /** The words that a draft over a pressed time was written in: they say more than its title. */
   readonly words?: string | undefined;
+  /** Bytes in base 64 of files that it begins with, by the ids of its attachments: they do not outlast a reload. */
+  readonly pending?: ReadonlyMap<string, string> | undefined;
   /** Whether something would be lost if it went. */
   readonly changed: boolean;
 }

@@ -10,7 +10,8 @@ interface TextFieldProps extends FrameProps {
   onChangeText: (text: string) => void;
   onBlur?: () => void;
   onFocus?: () => void;
-  multiline?: boolean;
+  /** Several lines of words; `long`: many. */
+  multiline?: boolean | 'long';
   large?: boolean;
   placeholder?: string;
   autoFocus?: boolean;
@@ -50,7 +51,7 @@ export function TextField({
           mode="outlined"
           dense
           error={!!error}
-          multiline={multiline}
+          multiline={!!multiline}
           onSubmitEditing={onSubmit}
           // What Enter refuses is mended where one was.
           blurOnSubmit={false}
@@ -69,7 +70,11 @@ export function TextField({
                 autoComplete: 'off',
               } as object)
             : null)}
-          contentStyle={[styles.content, multiline ? styles.tall : null]}
+          contentStyle={[
+            styles.content,
+            multiline ? styles.tall : null,
+            multiline === 'long' ? styles.long : null,
+          ]}
           style={[
             styles.input,
             multiline ? null : styles.line,
@@ -91,4 +96,5 @@ const styles = StyleSheet.create({
   outline: { borderWidth: hairline, borderRadius: corner },
   content: { paddingHorizontal: space(2), minWidth: 0 },
   tall: { minHeight: 88, paddingVertical: space(2) },
+  long: { minHeight: 220 },
 });

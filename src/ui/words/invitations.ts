@@ -175,10 +175,22 @@ export const invitationWords = {
     trace: 'Declined invitations stay, struck through',
     online: 'Every entry with people has an online meeting',
   },
+  fromMail: {
+    open: 'An entry from a mail',
+    title: 'An entry from a mail',
+    from: (name: string) => `From ${name}, who becomes its guest.`,
+    entryTitle: 'Title',
+    words: 'The words of the mail',
+    zone: 'Its times are on the clock of',
+    times: 'Times in it',
+    noTimes: 'No time was found in it. The draft begins in the next hour.',
+    files: (count: number) => `${plural(count, 'file')} will be attached.`,
+    file: 'file',
+    go: 'Make a draft',
+  },
   files: {
     taken: (count: number) => `${plural(count, 'invitation or answer', 'invitations and answers')} read`,
     known: 'It says nothing new.',
-    nothing: 'There is no invitation in this mail.',
     waits: 'It waits for you in People.',
   },
 } as const;

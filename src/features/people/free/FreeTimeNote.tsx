@@ -7,7 +7,7 @@ import { DAY, MINUTE } from '@/core/time/civil';
 import { cityOf, instantToWall } from '@/core/time/zones';
 import { ZoneField } from '@/features/zones';
 import { useDays, useNow, useNowWall, useSettings } from '@/store';
-import { fullDayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
+import { dayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -71,7 +71,7 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
     lines.set(day, [...(lines.get(day) ?? []), timeRangeText(from!, until!)]);
   }
   const made = said.text(
-    [...lines].map(([day, times]) => `${fullDayText(day)}: ${times.join(', ')}`),
+    [...lines].map(([day, times]) => `${dayText(day)}: ${times.join(', ')}`),
     cityOf(choices.zone),
   );
   const text = written ?? made;
@@ -145,7 +145,7 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
           setCopied(false);
           setWritten(next);
         }}
-        multiline
+        multiline="long"
         testID="free-text"
       />
       <View style={styles.actions}>

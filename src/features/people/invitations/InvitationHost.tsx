@@ -8,6 +8,8 @@ import type { State } from '@/core/model/state';
 import { takeSentFiles, useWorkspace, workspace } from '@/features/workspace';
 import { holdLock, type Store, useOpenStore } from '@/store';
 import { invitationWords as said } from '@/ui/words/invitations';
+import { MailDraftSheet } from '../mail/MailDraftSheet';
+import { useMailDraft } from '../mail/mailDraft';
 import { Post } from './post';
 import { takeInvitations } from './takeInvitations';
 import { askToTell, useTelling } from './telling';
@@ -96,9 +98,13 @@ export function InvitationHost() {
   }, [store, contextOf]);
   useEffect(() => watch(store, clock), [store, clock]);
   useEffect(() => takeSentFiles(takeInvitations(store, contextOf)), [store, contextOf]);
-  return uid === null ||
-    (entriesOfUid(store.getSnapshot().state, uid).length === 0 &&
-      !store.getSnapshot().state.invitations.has(uid)) ? null : (
-    <TellSheet key={uid} uid={uid} onClose={() => askToTell(null)} />
+  const mail = useMailDraft((state) => state.mail);
+  const { state } = store.getSnapshot();
+  const isThere = uid !== null && (entriesOfUid(state, uid).length > 0 || state.invitations.has(uid));
+  return (
+    <>
+      {isThere ? <TellSheet key={uid} uid={uid} onClose={() => askToTell(null)} /> : null}
+      {mail ? <MailDraftSheet mail={mail} /> : null}
+    </>
   );
 }

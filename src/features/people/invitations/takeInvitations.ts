@@ -5,11 +5,12 @@ import { type FileTaker, isSent, workspace } from '@/features/workspace';
 import { calendarFiles, type Store } from '@/store';
 import { importingWords } from '@/ui/words/importing';
 import { invitationWords } from '@/ui/words/invitations';
+import { makeFromMail } from '../mail/mailDraft';
 
 const said = invitationWords.files;
 
 /** The mail in a file: of a mail that was saved, or of a calendar text that says a method; undefined for another file. */
-async function mailIn(file: File): Promise<Mail | 'refused' | undefined> {
+async function mailIn(file: File): Promise<Mail | 'taken' | undefined> {
   if (/\.eml$/i.test(file.name)) {
     if (file.size > LARGEST_MAIL) {
       workspace.say({
@@ -17,7 +18,7 @@ async function mailIn(file: File): Promise<Mail | 'refused' | undefined> {
         tone: 'problem',
         undo: false,
       });
-      return 'refused';
+      return 'taken';
     }
     const read = await calendarFiles().mail(new Uint8Array(await file.arrayBuffer()));
     if (!('mail' in read)) {
@@ -27,9 +28,14 @@ async function mailIn(file: File): Promise<Mail | 'refused' | undefined> {
         tone: 'problem',
         undo: false,
       });
-      return 'refused';
+      return 'taken';
     }
     const { id, from, subject, text, calendars } = read.mail;
+    // A mail without an invitation is something to make an entry from.
+    if (calendars.length === 0) {
+      makeFromMail(read.mail);
+      return 'taken';
+    }
     return { id: id || file.name, from: from.address, subject, text, calendar: calendars[0] ?? '' };
   }
   if (!(await isSent(file))) return undefined;
@@ -48,14 +54,12 @@ export const takeInvitations =
         others.push(file);
         continue;
       }
-      if (mail === 'refused') continue;
+      if (mail === 'taken') continue;
       const received = receiveLetter(store.getSnapshot().state, mail, contextOf());
       if (received.patch) await store.commit(received.patch, 'quiet');
       taken += received.taken.length;
       waiting += received.waiting.length;
       known += received.known.length;
-      if (received.taken.length + received.waiting.length + received.known.length === 0)
-        workspace.say({ text: `${file.name}: ${said.nothing}`, tone: 'problem', undo: false });
     }
     const told = [
       taken > 0 ? said.taken(taken) : '',
