@@ -97,10 +97,6 @@ async function main(): Promise<void> {
       await page.getByRole('button', { name: 'Series and exceptions' }).tap();
       await page.getByTestId('series-page').waitFor();
     });
-    await picture(browser, 'zones-wide', false, '/?zone=Asia/Kolkata', async (page) => {
-      await page.getByTestId('zone-banner').waitFor();
-      await page.getByTestId('card').first().waitFor();
-    });
     await picture(browser, 'tidy-wide', false, '/tidy?span=four', async (page) => {
       const rows = page.getByTestId('table-row');
       await rows.first().waitFor();
@@ -131,6 +127,11 @@ async function main(): Promise<void> {
       '/people?finding=1&chosen=demo-person-oona-pell,demo-person-salma-wray,demo-person-tobias-rask',
       (page) => present(page, 'proposal'),
     );
+    await picture(browser, 'invitation-wide', false, '/people', async (page) => {
+      await page.getByRole('button', { name: 'Look for mail' }).click();
+      await page.getByTestId('waits').filter({ hasText: 'Cape Farrow' }).click();
+      await present(page, 'waiting-page');
+    });
     await picture(browser, 'setup-wide', false, '/setup', async (page) => {
       await page.getByRole('heading', { name: 'Calendars' }).waitFor();
     });

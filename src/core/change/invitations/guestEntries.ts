@@ -1,3 +1,4 @@
+import { isReadOnly } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/entry';
 import type { Invitation } from '../../model/invitation';
 import type { State } from '../../model/state';
@@ -41,7 +42,10 @@ function merged(kept: CalendarEvent, told: CalendarEvent, now: number): Calendar
 /** Puts the entries of an invitation as they are now: new ones, changed ones, and without dates that are gone. */
 export function putGuestEntries(state: State, invitation: Invitation, work: UnitOfWork): void {
   const { now, newId } = work.context;
-  const here = entriesOfUid(state, invitation.id);
+  // What a feed brings stays as it brings it.
+  const here = entriesOfUid(state, invitation.id).filter(
+    ({ calendarId }) => !isReadOnly(state.calendars.get(calendarId)),
+  );
   const told = guestEvents(invitation, ownAddresses(state));
   const drops = state.settings.get('settings')?.dropsDeclined === true;
   const master = told.find(({ recurrenceId }) => recurrenceId === undefined);

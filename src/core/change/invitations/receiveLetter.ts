@@ -40,6 +40,9 @@ function messagesOf({ calendar }: Mail, context: ChangeContext): ItipMessage[] {
   }
 }
 
+/** The longest id that a letter is kept under. */
+const LONGEST_ID = 300;
+
 /** Messages that guests send to who invites. */
 const OF_GUESTS: readonly ItipMethod[] = ['REPLY', 'COUNTER', 'REFRESH'];
 
@@ -84,7 +87,8 @@ export function receiveLetter(
   const wait = (message: ItipMessage, waitsFor: WaitsFor): void => {
     waiting.push(message.uid);
     const letter: Letter = {
-      id: mail.id,
+      // A mail may speak of several entries, each of which waits by itself.
+      id: `${mail.id.slice(0, LONGEST_ID / 2)} ${message.uid}`.slice(0, LONGEST_ID),
       direction: 'in',
       method: message.method,
       uid: message.uid,

@@ -36,6 +36,9 @@ export function answerFor(
   return last;
 }
 
+/** So many answers to one entry are kept: nobody fills the storage with answers to single dates. */
+const MOST_ANSWERS = 10_000;
+
 /** Answers with one more: of one guest for one date the latest counts. Undefined if that is known, or older than what is. */
 export function withAnswer(
   answers: readonly GuestAnswer[],
@@ -50,7 +53,7 @@ export function withAnswer(
     (known.sequence > answer.sequence || (known.sequence === answer.sequence && known.at >= answer.at))
   )
     return undefined;
-  return [...answers.filter((other) => !same(other)), answer];
+  return [...answers.filter((other) => !same(other)), answer].slice(-MOST_ANSWERS);
 }
 
 /** The version since which a date has its time. */

@@ -14,6 +14,7 @@ import { useSettings } from '@/store';
 import { fullDayText, hourText, timeRangeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Mark } from '@/ui/primitives/Mark';
+import { LANE_NAME, LaneCursor } from './LaneCursor';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
@@ -34,6 +35,10 @@ interface AvailabilityLanesProps {
   lanes: readonly PersonLane[];
   /** A time that is proposed: marked over all lanes. */
   proposed?: InstantRange | undefined;
+  /** Proposes a time that begins at an instant: by pressing, dragging or keys. */
+  onPropose?: ((start: number) => void) | undefined;
+  /** What is said of the proposed time. */
+  verdict?: string;
 }
 
 /** The hours that are drawn, in minutes, and every how many of them a line and a figure stand. */
@@ -48,7 +53,7 @@ const percent = ({ left, width }: LanePiece) =>
   ({ left: `${left * 100}%`, width: `${width * 100}%` }) as const;
 
 /** The day of some people beside each other, on the home zone's clock: their working hours, and what takes their time. */
-export function AvailabilityLanes({ day, lanes, proposed }: AvailabilityLanesProps) {
+export function AvailabilityLanes({ day, lanes, proposed, onPropose, verdict = '' }: AvailabilityLanesProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   const [room, setRoom] = useState(0);
@@ -62,6 +67,16 @@ export function AvailabilityLanes({ day, lanes, proposed }: AvailabilityLanesPro
   };
   return (
     <View role="group" aria-label={fullDayText(day)} testID="lanes">
+      {onPropose ? (
+        <LaneCursor
+          day={day}
+          room={room}
+          proposed={proposed}
+          verdict={verdict}
+          hours={HOURS}
+          onPropose={onPropose}
+        />
+      ) : null}
       <View style={styles.row} aria-hidden>
         <View style={styles.name} />
         <View style={styles.hours} onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.width)}>
@@ -164,10 +179,15 @@ function BusyCard({ piece, hue, room }: { piece: BusyPiece; hue: Hue; room: numb
   );
 }
 
-const NAME = 104;
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', minHeight: HEIGHT / 2, marginBottom: space(1) },
-  name: { width: NAME, flexDirection: 'row', alignItems: 'center', gap: space(1), paddingRight: space(1) },
+  name: {
+    width: LANE_NAME,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(1),
+    paddingRight: space(1),
+  },
   grow: { flex: 1, minWidth: 0 },
   hours: { flex: 1, height: 18 },
   tick: { position: 'absolute', top: 0 },

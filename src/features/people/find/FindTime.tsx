@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { lengthOfNew } from '@/core/change/calendarDefaults';
 import type { Person } from '@/core/model/person';
+import { whoCant } from '@/core/people/busy/whoCant';
 import type { Proposal } from '@/core/people/gaps/gapQuery';
 import { ONLINE, withMeeting } from '@/core/people/onlineMeeting';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
@@ -22,6 +23,7 @@ import { AvailabilityLanes, type PersonLane } from './AvailabilityLanes';
 import { DayFitStrip } from './DayFitStrip';
 import { FindOptions } from './FindOptions';
 import { Ladder } from './Ladder';
+import { OwnProposal } from './OwnProposal';
 import { draftOf } from './takeProposal';
 import { firstChoices, OWN_ID, useGaps } from './useGaps';
 import { useSubject } from './useSubject';
@@ -72,8 +74,10 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
   };
   const proposals = data?.proposals ?? [];
   const first = proposals[0];
+  const clockOf = (instant: number): string => timeText(instantToWall(settings.homeZone, instant));
   const dayOf = (instant: number): number => Math.floor(instantToWall(settings.homeZone, instant) / DAY);
   const proposal = shown ? shown.proposal : first;
+  const isOwn = proposal !== undefined && !proposals.includes(proposal);
   const day = shown?.day ?? (first ? dayOf(first.start) : dayOf(question.range.start));
   const drafted = (taken: Proposal) => {
     if (!target) return undefined;
@@ -131,6 +135,20 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
       };
     }),
   ];
+  // Any other time can be proposed over the lanes: it is said who is in its way.
+  const ownProposal = (start: number): Proposal => {
+    const end = start + choices.minutes * MINUTE;
+    return { start, end, cost: 0, reasons: [], missing: [] };
+  };
+  const hindered = proposal ? whoCant(lanes, proposal) : [];
+  const verdict =
+    hindered.length === 0
+      ? said.suitsAll
+      : hindered
+          .map(({ id, state }) =>
+            said.hindered(nameOf(id), said.stateNow(state, state.until ? clockOf(state.until) : '')),
+          )
+          .join('; ');
   return (
     <View role="region" aria-label={said.findTitle} style={styles.find} testID="find-time">
       <View style={styles.head}>
@@ -170,7 +188,22 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
             day={day}
             lanes={lanes}
             proposed={proposal && dayOf(proposal.start) === day ? proposal : undefined}
+            verdict={verdict}
+            onPropose={(start) => setShown({ proposal: ownProposal(start), day: dayOf(start) })}
           />
+          {proposal && isOwn ? (
+            <OwnProposal
+              proposal={proposal}
+              verdict={verdict}
+              onTake={take}
+              onInvite={subject ? undefined : invite}
+              takeWords={subject ? said.moveThere : said.take}
+            />
+          ) : (
+            <AppText size="small" tone="quiet">
+              {said.cursorHint}
+            </AppText>
+          )}
           <AppText role="status" tone="quiet" size="small">
             {proposals.length === 0 ? said.noneSuits : ''}
           </AppText>

@@ -12,7 +12,7 @@ import { MailDraftSheet } from '../mail/MailDraftSheet';
 import { useMailDraft } from '../mail/mailDraft';
 import { Post } from './post';
 import { takeInvitations } from './takeInvitations';
-import { askToTell, useTelling } from './telling';
+import { askNext, askToTell, useTelling } from './telling';
 import { TellSheet } from './TellSheet';
 
 /** The lock that the page holds that carries the mail. */
@@ -43,14 +43,14 @@ function touchedUids(patch: Patch, after: State): string[] {
 
 /** Asks after each change by hand whether guests are to be told of it: at once after it was written, else with what is said of it. */
 function watch(store: Store, now: () => number): () => void {
-  let waiting: string | undefined;
+  let waiting: readonly string[] = [];
   const see = (patch: Patch, after: State): void => {
     const isByHand = store.getSnapshot().history.done.at(-1)?.id === patch.id;
     if (!isByHand || document.visibilityState !== 'visible') return;
     const uids = touchedUids(patch, after);
     if (uids.length === 0 || uids.length > MOST_ASKED) return;
-    if (patch.summary.what === 'entry-made' || patch.summary.what === 'entry-changed') askToTell(uids[0]!);
-    else waiting = uids[0];
+    if (patch.summary.what === 'entry-made' || patch.summary.what === 'entry-changed') askToTell(...uids);
+    else waiting = uids;
   };
   const leaveStore = store.onPatch((patch, _, after) => see(patch, after));
   // What was done while this was still on its way.
@@ -58,10 +58,10 @@ function watch(store: Store, now: () => number): () => void {
   const last = history.done.at(-1);
   if (last && now() - last.at < JUST_NOW) see(last, state);
   const leaveNotice = useWorkspace.subscribe(({ notice }) => {
-    if (waiting === undefined || notice?.tone !== 'done' || notice.act) return;
-    const uid = waiting;
-    waiting = undefined;
-    workspace.say({ ...notice, act: { label: said.tell.action, do: () => askToTell(uid) } });
+    if (waiting.length === 0 || notice?.tone !== 'done' || notice.act) return;
+    const uids = waiting;
+    waiting = [];
+    workspace.say({ ...notice, act: { label: said.tell.action, do: () => askToTell(...uids) } });
   });
   return () => {
     leaveStore();
@@ -79,7 +79,7 @@ function sayMail(received: readonly ReceivedMail[]): void {
 /** What invitations do on their own: mail is carried, and changes are asked about. */
 export function InvitationHost() {
   const { store, clock } = useOpenStore();
-  const uid = useTelling((state) => state.uid);
+  const uid = useTelling(({ uids }) => uids[0]);
   const contextOf = useCallback(
     (): ChangeContext => ({
       now: clock(),
@@ -100,10 +100,10 @@ export function InvitationHost() {
   useEffect(() => takeSentFiles(takeInvitations(store, contextOf)), [store, contextOf]);
   const mail = useMailDraft((state) => state.mail);
   const { state } = store.getSnapshot();
-  const isThere = uid !== null && (entriesOfUid(state, uid).length > 0 || state.invitations.has(uid));
+  const isThere = uid !== undefined && (entriesOfUid(state, uid).length > 0 || state.invitations.has(uid));
   return (
     <>
-      {isThere ? <TellSheet key={uid} uid={uid} onClose={() => askToTell(null)} /> : null}
+      {isThere ? <TellSheet key={uid} uid={uid} onClose={askNext} /> : null}
       {mail ? <MailDraftSheet mail={mail} /> : null}
     </>
   );

@@ -1,7 +1,10 @@
 import { create } from 'zustand';
 
-/** Which entry's guests one is asked to tell, by its UID, and whether its title was only proposed. */
-export const useTelling = create<{ readonly uid: string | null }>()(() => ({ uid: null }));
+/** The entries whose guests one is asked to tell, by their UIDs, one after the other. */
+export const useTelling = create<{ readonly uids: readonly string[] }>()(() => ({ uids: [] }));
 
-/** Asks whether to tell the guests of an entry. */
-export const askToTell = (uid: string | null): void => useTelling.setState({ uid });
+/** Asks whether to tell the guests of some entries. */
+export const askToTell = (...uids: readonly string[]): void => useTelling.setState({ uids });
+
+/** Goes on to the next of them. */
+export const askNext = (): void => useTelling.setState(({ uids }) => ({ uids: uids.slice(1) }));
