@@ -169,6 +169,8 @@ export const press = (locator: Locator): Promise<void> =>
 /** Opens the editor of an entry by its title. */
 export async function openEditor(page: Page, title: RegExp): Promise<Locator> {
   await press(card(page, title));
+  // What comes last moves what is there already.
+  await expect(page.getByRole('complementary').getByRole('button', { name: 'Duplicate' })).toBeVisible();
   await press(page.getByRole('complementary').getByRole('button', { name: 'Edit', exact: true }));
   const editor = page.getByTestId('editor');
   await expect(editor).toBeVisible();

@@ -23,6 +23,12 @@ test('a time that suits two colleagues is found, taken, and kept as an entry wit
   await find.getByTestId('find-weeks').selectOption('4');
   await press(find.getByRole('button', { name: 'Marek Dunne has to come' }));
   await expect(find.getByRole('button', { name: 'Marek Dunne need not come' })).toBeVisible();
+  // For a series it is the slot that suits the most of its dates, with its exceptions; any other time can be moved over the lanes.
+  await find.getByTestId('find-repeats').selectOption('1');
+  await expect(find.getByTestId('series-slot').first()).toContainText(/suits \d+ of the next 10 .*without/);
+  await find.getByTestId('find-repeats').selectOption('0');
+  await find.getByTestId('lane-cursor').press('ArrowRight');
+  await expect(find.getByTestId('own-proposal')).toContainText(/Everybody can come then\.|: /);
   const best = find.getByTestId('proposal').first();
   await expect(best).toContainText('best');
   await press(best.getByRole('button', { name: /^Take this time/ }));

@@ -26,6 +26,7 @@ import type { BusySpan } from '@/core/model/busyTimes';
 import { ownBusy } from '@/core/people/busy/ownBusy';
 import { entriesWith, type EntriesWith } from '@/core/people/entriesWith';
 import { findGaps } from '@/core/people/gaps/findGaps';
+import { findSeriesSlots, type SeriesSlot } from '@/core/people/gaps/findSeriesSlots';
 import type { Gaps, GapsQuestion } from '@/core/people/gaps/gapQuery';
 import { type Double, findDoubles } from '@/core/tidy/doubles';
 import { hoursOf } from '@/core/tidy/hours/hours';
@@ -82,6 +83,8 @@ export interface FoundDouble {
 /** Times that suit all, with what takes one's own. */
 export interface GapsAnswer extends Gaps {
   readonly ownBusy: readonly BusySpan[];
+  /** Where it is to be held again and again: the slots that suit the most of its dates. */
+  readonly series?: readonly SeriesSlot[];
 }
 
 /** What is asked about reminders. */
@@ -316,17 +319,24 @@ export class Engine {
   }
 
   /** Times that suit all, and what takes one's own meanwhile. */
-  gaps({ own, others, freeCalendarIds, exceptEntryIds, ...query }: GapsQuestion): GapsAnswer {
+  gaps({ own, others, freeCalendarIds, exceptEntryIds, series, ...query }: GapsQuestion): GapsAnswer {
     const except = new Set(exceptEntryIds);
     // The whole first day is seen, though nothing is proposed before now.
-    const known = { start: query.range.start - DAY, end: query.range.end };
+    const { start } = query.range;
+    const last = series ? start + 7 * series.everyWeeks * (series.dates + 1) * DAY : 0;
+    const range = { start, end: Math.max(query.range.end, last) };
+    const known = { start: start - DAY, end: range.end };
     const around = this.index.between(this.index.withWays(known), own.zone, {
       workingPattern: own.workingPattern,
       hiddenCalendarIds: freeCalendarIds,
     });
     const busy = ownBusy(around.filter(({ entryId }) => !except.has(entryId)));
-    const gaps = findGaps({ ...query, attenders: [{ ...own, busy, known }, ...others] });
-    return { ...gaps, ownBusy: busy };
+    const attenders = [{ ...own, busy, known }, ...others];
+    return {
+      ...findGaps({ ...query, attenders }),
+      ownBusy: busy,
+      ...(series ? { series: findSeriesSlots({ ...query, attenders, range }, series) } : {}),
+    };
   }
 
   /** The next and the last entries with somebody, or in a room. */

@@ -14,7 +14,7 @@ interface PeopleListProps {
   times: ReadonlyMap<string, BusyTimes>;
   chosen: readonly string[];
   shown: string | undefined;
-  onChoose: (ids: readonly string[]) => void;
+  onChoose: (id: string, isChosen: boolean) => void;
   onShow: (id: string) => void;
 }
 
@@ -60,11 +60,7 @@ export function PeopleList({ people, times, chosen, shown, onChoose, onShow }: P
                   times={times.get(person.id)}
                   isChosen={chosen.includes(person.id)}
                   isShown={shown === person.id}
-                  onChoose={(isChosen) =>
-                    onChoose(
-                      isChosen ? [...chosen, person.id] : chosen.filter((other) => other !== person.id),
-                    )
-                  }
+                  onChoose={(isChosen) => onChoose(person.id, isChosen)}
                   onShow={() => onShow(person.id)}
                 />
               ))}

@@ -46,7 +46,7 @@ export function PeopleScreen() {
             rooms={chosenRooms.length > 0 ? chosenRooms : rooms}
             known={known}
             about={shown.about}
-            onLeaveOut={(id) => show({ chosen: ids.filter((other) => other !== id) })}
+            onLeaveOut={(id) => show(({ chosen: now }) => ({ chosen: chosenWith(now, id, false) }))}
             onClose={close}
           />
         );
@@ -62,7 +62,12 @@ export function PeopleScreen() {
             person={person}
             times={known.times.get(person.id)}
             onEdit={() => setEditing({ id: person.id })}
-            onFind={() => show({ chosen: [...new Set([...ids, person.id])], side: { kind: 'finding' } })}
+            onFind={() =>
+              show(({ chosen: now }) => ({
+                chosen: chosenWith(now, person.id, true),
+                side: { kind: 'finding' },
+              }))
+            }
             onClose={close}
           />
         ) : null;
@@ -96,7 +101,7 @@ export function PeopleScreen() {
         times={known.times}
         chosen={ids}
         shown={beside?.kind === 'person' ? beside.id : undefined}
-        onChoose={(next) => show({ chosen: next })}
+        onChoose={(id, isChosen) => show(({ chosen: now }) => ({ chosen: chosenWith(now, id, isChosen) }))}
         onShow={(id) => show({ side: { kind: 'person', id } })}
       />
     </>
@@ -133,6 +138,12 @@ export function PeopleScreen() {
     </View>
   );
 }
+
+/** Those who are chosen, with somebody more or without them. */
+const chosenWith = (chosen: readonly string[], id: string, isChosen: boolean): string[] => [
+  ...chosen.filter((other) => other !== id),
+  ...(isChosen ? [id] : []),
+];
 
 /** What is done with those who are chosen, and how others come in. */
 function PeopleTools({

@@ -9,7 +9,7 @@ import { useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { readBusyTimes } from './readDirectory';
 
 /** Busy times are read for so many weeks from this one on, and are asked for again after so long, in milliseconds. */
-const WEEKS = 6;
+const WEEKS = 11;
 const FRESH = 5 * 60_000;
 
 export interface KnownTimes {

@@ -1,5 +1,5 @@
 import { useGlobalSearchParams, useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { keepPlaceInHistory } from '@/ui/backCloses';
 
 /** What stands beside the list of people. */
@@ -56,15 +56,20 @@ export function usePeopleAddress() {
     free: one(free),
     chosen: one(chosen),
   });
+  // Of quick presses the second comes before the address has followed the first: each goes on from what the one before made.
+  const latest = useRef<{ text: string; look: PeopleLook }>(undefined);
   return useMemo(() => {
     const { chosen: ids = '', ...parameters } = JSON.parse(text) as Parameters & { chosen?: string };
     const look: PeopleLook = { chosen: ids.split(',').filter(Boolean), side: sideOf(parameters) };
     return {
       look,
       /** Goes to a changed look: what comes to stand beside the list is a step that one comes back from, a choice takes its place. */
-      show(changes: Partial<PeopleLook>) {
+      show(change: Partial<PeopleLook> | ((now: PeopleLook) => Partial<PeopleLook>)) {
+        const now = latest.current?.text === text ? latest.current.look : look;
+        const changes = typeof change === 'function' ? change(now) : change;
         keepPlaceInHistory(!('side' in changes));
-        const next = { ...look, ...changes };
+        const next = { ...now, ...changes };
+        latest.current = { text, look: next };
         router.setParams({ chosen: next.chosen.join(',') || undefined, ...parametersOf(next.side) });
       },
     };

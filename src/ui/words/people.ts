@@ -132,6 +132,14 @@ export const peopleWords = {
   takeOut: (name: string) => `Leave ${name} out`,
   length: 'How long',
   when: 'Within',
+  repeats: 'How often',
+  every: { 0: 'Once', 1: 'Each week', 2: 'Every other week' } as Readonly<Record<0 | 1 | 2, string>>,
+  firstDate: (day: string) => `from ${day}`,
+  suitsDates: (suits: number, dates: number) =>
+    suits === dates ? `suits all of the next ${dates}` : `suits ${suits} of the next ${dates}`,
+  exception: (day: string, names: string) =>
+    names === '' ? `not on ${day}: a day off` : `not on ${day}: without ${names}`,
+  unknownDates: (count: number) => `not known yet of ${plural(count, 'date')}`,
   earliest: 'Not before',
   latest: 'Not after',
   anyTime: 'Any time',

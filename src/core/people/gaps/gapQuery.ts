@@ -57,6 +57,12 @@ export interface GapQuery {
   readonly daysOff: readonly number[];
 }
 
+/** How often something is held, and for how many dates it is looked at. */
+export interface SeriesWish {
+  readonly everyWeeks: number;
+  readonly dates: number;
+}
+
 /** What a time that suits all is asked with, where one's own time is known from one's entries. */
 export interface GapsQuestion extends Omit<GapQuery, 'attenders'> {
   /** The person whose calendar it is. */
@@ -65,6 +71,8 @@ export interface GapsQuestion extends Omit<GapQuery, 'attenders'> {
   /** Calendars whose entries take no time, and entries that don't: the one that a time is looked for. */
   readonly freeCalendarIds: readonly string[];
   readonly exceptEntryIds: readonly string[];
+  /** How often it is to be held, and how many dates are looked at; once without it. */
+  readonly series?: SeriesWish;
 }
 
 /** Why a proposal is a good one, or what speaks against it. */

@@ -17,6 +17,7 @@ import type { FindChoices } from './useGaps';
 
 /** The times that it may begin after and end before. */
 const CLOCKS = Array.from({ length: 29 }, (_, index) => 6 * 60 + index * 30);
+const EVERY = [0, 1, 2] as const;
 const WEEKS = ['1', '2', '4'] as const;
 const SWITCHES = { pause: 'withPause', tentative: 'overTentative', room: 'withRoom' } as const;
 type Switch = keyof typeof SWITCHES;
@@ -25,13 +26,15 @@ const SWITCH_NAMES = Object.keys(SWITCHES) as Switch[];
 interface FindOptionsProps {
   people: readonly Person[];
   rooms: readonly Person[];
+  /** Whether it may be held again and again: what is there already keeps its dates. */
+  canRepeat: boolean;
   choices: FindChoices;
   onChange: (choices: Partial<FindChoices>) => void;
   onLeaveOut: (id: string) => void;
 }
 
 /** What a time is looked for with: who has to come, how long it takes, within which time, and how people meet. */
-export function FindOptions({ people, rooms, choices, onChange, onLeaveOut }: FindOptionsProps) {
+export function FindOptions({ people, rooms, canRepeat, choices, onChange, onLeaveOut }: FindOptionsProps) {
   const { optional } = choices;
   const equipment = [...new Set(rooms.flatMap((room) => room.equipment))].sort();
   return (
@@ -89,6 +92,19 @@ export function FindOptions({ people, rooms, choices, onChange, onLeaveOut }: Fi
             testID="find-weeks"
           />
         </View>
+        {canRepeat ? (
+          <View style={styles.field}>
+            <SelectField
+              label={said.repeats}
+              value={String(choices.everyWeeks)}
+              options={EVERY.map((weeks) => ({ value: String(weeks), label: said.every[weeks] }))}
+              onChange={(value) =>
+                onChange({ everyWeeks: EVERY.find((weeks) => String(weeks) === value) ?? 0 })
+              }
+              testID="find-repeats"
+            />
+          </View>
+        ) : null}
         {(['earliest', 'latest'] as const).map((edge) => (
           <View key={edge} style={styles.field}>
             <SelectField
@@ -141,5 +157,5 @@ const styles = StyleSheet.create({
   people: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1) },
   person: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
   fields: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(2) },
-  field: { minWidth: 120 },
+  field: { minWidth: 120, flexGrow: 1, flexBasis: 120, maxWidth: 200 },
 });

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { lengthOfNew } from '@/core/change/calendarDefaults';
 import type { Person } from '@/core/model/person';
 import { whoCant } from '@/core/people/busy/whoCant';
+import type { SeriesSlot } from '@/core/people/gaps/findSeriesSlots';
 import type { Proposal } from '@/core/people/gaps/gapQuery';
 import { ONLINE, withMeeting } from '@/core/people/onlineMeeting';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
@@ -24,6 +25,7 @@ import { DayFitStrip } from './DayFitStrip';
 import { FindOptions } from './FindOptions';
 import { Ladder } from './Ladder';
 import { OwnProposal } from './OwnProposal';
+import { SeriesLadder } from './SeriesLadder';
 import { draftOf } from './takeProposal';
 import { firstChoices, OWN_ID, useGaps } from './useGaps';
 import { useSubject } from './useSubject';
@@ -101,6 +103,19 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
     workspace.edit({ fields, before: fields, panel: 'full', changed: true });
     router.navigate({ pathname: '/', params: { date: dateString(dayOf(taken.start)) } });
   };
+  const ownProposal = (start: number): Proposal => {
+    const end = start + choices.minutes * MINUTE;
+    return { start, end, cost: 0, reasons: [], missing: [] };
+  };
+  // The slot of a series is taken with its rule.
+  const takeSlot = (slot: SeriesSlot) => {
+    const fields = drafted({ ...ownProposal(slot.start), end: slot.end });
+    if (!fields) return;
+    const rule = `FREQ=WEEKLY${choices.everyWeeks > 1 ? `;INTERVAL=${choices.everyWeeks}` : ''}`;
+    const written = { ...fields, recurrence: { rules: [rule], dates: [], exceptionDates: [] } };
+    workspace.edit({ fields: written, before: written, panel: 'full', changed: true });
+    router.navigate({ pathname: '/', params: { date: dateString(dayOf(slot.start)) } });
+  };
   // It is kept as an entry; whom to invite, and under which title, is asked then.
   const invite = (taken: Proposal) => {
     const fields = drafted(taken);
@@ -135,11 +150,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
       };
     }),
   ];
-  // Any other time can be proposed over the lanes: it is said who is in its way.
-  const ownProposal = (start: number): Proposal => {
-    const end = start + choices.minutes * MINUTE;
-    return { start, end, cost: 0, reasons: [], missing: [] };
-  };
+  // Of any other time that is proposed over the lanes it is said who is in its way.
   const hindered = proposal ? whoCant(lanes, proposal) : [];
   const verdict =
     hindered.length === 0
@@ -161,6 +172,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
         <FindOptions
           people={people}
           rooms={rooms}
+          canRepeat={subject === undefined}
           choices={choices}
           onChange={(changes) => {
             setShown(undefined);
@@ -205,10 +217,11 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
             </AppText>
           )}
           <AppText role="status" tone="quiet" size="small">
-            {proposals.length === 0 ? said.noneSuits : ''}
+            {(data.series ?? proposals).length === 0 ? said.noneSuits : ''}
           </AppText>
+          {data.series ? <SeriesLadder slots={data.series} nameOf={nameOf} onTake={takeSlot} /> : null}
           <Ladder
-            proposals={proposals}
+            proposals={data.series ? [] : proposals}
             shown={proposal}
             formats={formats}
             onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}

@@ -50,7 +50,7 @@ export function LaneCursor({
       // The middle of it follows the pointer.
       propose(hours.from + ((x - box.left) / box.width) * (hours.to - hours.from) - length / 2);
     },
-    { target: area as never, pointer: { touch: false }, eventOptions: { passive: false } },
+    { target: area as never, pointer: { keys: false }, eventOptions: { passive: false } },
   );
   const now = proposed ? minuteOf(proposed.start) : hours.from;
   const text = proposed

@@ -16,6 +16,8 @@ export interface FindChoices {
   readonly withPause: boolean;
   readonly overTentative: boolean;
   readonly withRoom: boolean;
+  /** Every how many weeks it is to be held; once for none. */
+  readonly everyWeeks: 0 | 1 | 2;
   /** Minutes of the day that it begins and ends within; undefined for any. */
   readonly earliest: number | undefined;
   readonly latest: number | undefined;
@@ -32,6 +34,7 @@ export const firstChoices = (minutes: number): FindChoices => ({
   withPause: false,
   overTentative: false,
   withRoom: false,
+  everyWeeks: 0,
   earliest: undefined,
   latest: undefined,
   equipment: [],
@@ -43,6 +46,8 @@ export const OWN_ID = '';
 /** The minutes of a break, and in steps of so many it is looked for from now on, in milliseconds. */
 const PAUSE = 10;
 const STEP = 15 * MINUTE;
+/** So many dates of a series are looked at. */
+const DATES = 10;
 const WEEK = 7 * 86_400_000;
 
 const attenderOf = (
@@ -107,6 +112,7 @@ export function useGaps(
       daysOff,
       freeCalendarIds: [...free, ...unlisted],
       exceptEntryIds,
+      ...(choices.everyWeeks > 0 ? { series: { everyWeeks: choices.everyWeeks, dates: DATES } } : {}),
     }),
     [
       people,

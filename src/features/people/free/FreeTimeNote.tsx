@@ -170,7 +170,7 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   grow: { flex: 1 },
   fields: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(2) },
-  field: { minWidth: 120 },
+  field: { minWidth: 120, flexGrow: 1, flexBasis: 120, maxWidth: 200 },
   zone: { flexGrow: 1, flexBasis: 220, maxWidth: 360 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
 });
