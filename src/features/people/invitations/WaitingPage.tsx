@@ -37,8 +37,9 @@ export function WaitingPage({ id, onClose }: { id: string; onClose: () => void }
   const waiting = all.find((each) => each.id === id);
   // What was answered stays in sight until one goes on.
   const event = waiting?.event ?? entriesOfUid(state, id)[0];
-  if (!waiting && !event) return null;
-  const title = event?.title || words.entry.noTitle;
+  // It was done with meanwhile, here or in another tab.
+  const isGone = !waiting && !event;
+  const title = isGone ? said.none : event?.title || words.entry.noTitle;
   const letter = waiting?.kind === 'letter' ? waiting.letter : undefined;
   return (
     <View
