@@ -3,6 +3,7 @@ import type { CalendarUser } from '@/core/model/calendarUser';
 import type { Person } from '@/core/model/person';
 import { initialFields } from '@/core/fields/eventFields';
 import { DAY, HOUR, localString, weekdayOf } from '@/core/time/civil';
+import { atWall, wallOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { uidOf } from '@/core/change/versions';
 
@@ -73,8 +74,7 @@ export function firstInvitations(
     };
   };
   const delivery = make('Lens delivery', 'Boat shed', 1, 11, { also: 'Ines Falk' });
-  const later = (time: CalendarEvent['start']) =>
-    time.kind === 'zoned' ? { ...time, local: localString(Date.parse(`${time.local}Z`) + HOUR) } : time;
+  const later = (time: CalendarEvent['start']) => atWall(time, wallOf(time) + HOUR);
   return [
     {
       from: 'Tobias Rask',

@@ -4,6 +4,7 @@ import type { Person } from '@/core/model/person';
 import type { ItipMessage } from '@/core/people/invitations/itipMessage';
 import { readMessages } from '@/core/people/invitations/readMessage';
 import { writeMessage } from '@/core/people/invitations/writeMessage';
+import { isAddress } from '@/core/people/guests';
 import { personOfAddress, plainAddress } from '@/core/people/peopleInOrder';
 import { asToldBy, type Reaction, reactTo, takes } from './colleague';
 import { composeMail } from './composeMail';
@@ -83,7 +84,7 @@ class Post {
     const messages = calendar === undefined ? [] : read(calendar, this.theirNow);
     for (const address of to) {
       const person = personOfAddress(this.people, address);
-      const isUnknown = !person && plainAddress(address).endsWith(OFFICE);
+      const isUnknown = !person && (!isAddress(address) || plainAddress(address).endsWith(OFFICE));
       for (const { uid } of messages.filter(isTold))
         this.receipts.push({
           uid,

@@ -1,24 +1,27 @@
 import { z } from 'zod';
 import { Invitation, ITIP_METHODS, LONGEST_LETTER } from '@/core/model/invitation';
+import { isAddress } from '@/core/people/guests';
 import { Token } from '../secrets';
 
 /** The most letters of one handing over, and the most that one goes to. */
-export const MOST_LETTERS = 50;
-export const MOST_ADDRESSEES = 200;
+const MOST_LETTERS = 50;
+const MOST_ADDRESSEES = 200;
 /** So many that went are shown, and so many calendars entries of others are kept. */
 export const MOST_SHOWN = 200;
 export const MOST_KEPT = 2000;
 /** The most letters that wait to be fetched. */
 export const MOST_WAITING = 500;
 
-const Address = z.email().max(254);
+/** An address as far as a browser can tell; that nobody is there is said afterwards. */
+const Address = z.string().max(254).refine(isAddress);
 
 /** A letter that a browser hands over. */
 export const SentLetter = z.object({
   /** Its Message-ID: handed over twice, it goes once. */
   id: z.string().min(1).max(300),
   from: Address,
-  to: z.array(Address).min(1).max(MOST_ADDRESSEES),
+  /** Whatever stands in a calendar file as an address: what is none is said, and keeps nobody else's letter. */
+  to: z.array(z.string().min(1).max(1000)).min(1).max(MOST_ADDRESSEES),
   subject: z.string().max(1000),
   text: z.string().max(20_000),
   method: z.enum(ITIP_METHODS).optional(),

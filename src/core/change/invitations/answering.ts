@@ -3,7 +3,7 @@ import type { Letter } from '../../model/invitation';
 import type { State } from '../../model/state';
 import { withAnswers } from '../../people/invitations/answers';
 import { answerInvitation, askAgain, type GivenAnswer } from '../../people/invitations/guest';
-import { isAt, type ItipMessage } from '../../people/invitations/itipMessage';
+import type { ItipMessage } from '../../people/invitations/itipMessage';
 import { declineProposal, receiveAsOrganizer } from '../../people/invitations/organizer';
 import { readMessages } from '../../people/invitations/readMessage';
 import { withGuest } from '../../people/guests';
@@ -12,7 +12,7 @@ import { type ChangeContext, makePatch, type Patch, remove } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
 import { entriesOfUid } from './entriesOfUid';
 import { putGuestEntries } from './guestEntries';
-import { letterOf, type Wording } from './letters';
+import { lettersOf, type Wording } from './letters';
 import { ownAddresses } from './ownUser';
 
 /** Answers an invitation: the entry says so, and a letter waits to go out. */
@@ -29,7 +29,7 @@ export function giveAnswer(
   const work = new UnitOfWork(state, context);
   work.put('invitations', answered.invitation);
   putGuestEntries(state, answered.invitation, work);
-  work.put('letters', letterOf(state, answered.outgoing, wording, context));
+  for (const letter of lettersOf(state, answered.outgoing, wording, context)) work.put('letters', letter);
   return work.patch({ what: 'invitation-answered', count: 1, name: invitation.events[0]?.title ?? '' });
 }
 
@@ -44,7 +44,7 @@ export function askHowItStands(
   if (invitation?.role !== 'guest') return undefined;
   const work = new UnitOfWork(state, context);
   const outgoing = askAgain(invitation, ownAddresses(state), context.now);
-  work.put('letters', letterOf(state, outgoing, wording, context));
+  for (const letter of lettersOf(state, outgoing, wording, context)) work.put('letters', letter);
   return work.patch({ what: 'guests-told', count: 1, name: invitation.events[0]?.title ?? '' });
 }
 
@@ -93,10 +93,13 @@ export function turnDownProposal(
   if (!invitation || !counter) return undefined;
   const work = new UnitOfWork(state, context);
   work.remove('letters', letterId);
-  work.put(
-    'letters',
-    letterOf(state, declineProposal(invitation, counter, comment, context.now), wording, context),
-  );
+  for (const letter of lettersOf(
+    state,
+    declineProposal(invitation, counter, comment, context.now),
+    wording,
+    context,
+  ))
+    work.put('letters', letter);
   return work.patch({ what: 'guests-told', count: 1, name: invitation.events[0]?.title ?? '' });
 }
 
@@ -121,7 +124,3 @@ export function admitStranger(state: State, letterId: string, context: ChangeCon
     work.put('entries', withAnswers(admitted(event), next.answers));
   return work.patch({ what: 'entry-changed', count: 1, name: invitation.events[0]?.title ?? '' });
 }
-
-/** Whether a letter that waits is from one of some addresses. */
-export const isFrom = (letter: Letter, addresses: readonly string[]): boolean =>
-  isAt({ address: letter.from, parameters: {} }, addresses);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { event, series, stateWith, zoned } from '../../../../testing/samples';
 import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
-import { Invitation, type Letter } from '../../model/invitation';
+import { Invitation, Letter } from '../../model/invitation';
 import type { State } from '../../model/state';
 import { answerFor } from '../../people/invitations/answers';
 import { ownAnswerOf } from '../../people/invitations/guest';
@@ -23,7 +23,7 @@ import {
 } from './answering';
 import { entriesOfUid } from './entriesOfUid';
 import { receiveLetter } from './receiveLetter';
-import { remindGuests, tellGuests, tellNobody, untoldIn, untoldUids } from './tellGuests';
+import { lettersWent, remindGuests, tellGuests, tellNobody, untoldIn, untoldUids } from './tellGuests';
 
 const JUNA = 'juna.marsh@fennick.example';
 const SALMA = 'salma.wray@fennick.example';
@@ -247,6 +247,94 @@ describe('an invitation, from one calendar to another', () => {
     other.receive(reply!);
     expect([...other.state.letters.values()][0]?.waitsFor).toBe('unknown-entry');
     expect(other.state.entries.size).toBe(0);
+  });
+
+  test('nobody invites to, moves or calls off what is one’s own, or what another invites to, by its UID', () => {
+    const [juna, tobias] = [new Office(JUNA, round()), new Office(TOBIAS, round([guest(JUNA)]))];
+    tobias.tell();
+    const [request] = tobias.posted();
+    const before = juna.state.entries;
+    expect(juna.receive(request!).waiting).toEqual([UID]);
+    tobias.remove(...tobias.events);
+    tobias.tell();
+    expect(juna.receive(tobias.posted()[0]!).waiting).toEqual([UID]);
+    expect(juna.state.entries).toBe(before);
+    expect([...juna.state.letters.values()].map(({ waitsFor }) => waitsFor)).toEqual(['forged', 'forged']);
+  });
+
+  test('what came by a file and is then called off says so, and stays', () => {
+    const tobias = new Office(TOBIAS, round([guest(SALMA)]));
+    tobias.tell();
+    const salma = new Office(SALMA, {
+      ...tobias.events[0]!,
+      organizer: { address: `mailto:${TOBIAS}`, parameters: {} },
+    });
+    tobias.posted();
+    tobias.remove(...tobias.events);
+    tobias.tell();
+    salma.receive(tobias.posted()[0]!);
+    expect(salma.events.map(({ status }) => status)).toEqual(['cancelled']);
+  });
+
+  test('one date declined leaves no trace where none is wanted; said yes to later, it is there again', () => {
+    const [juna, salma] = [new Office(JUNA, round()), new Office(SALMA)];
+    juna.tell();
+    carry(juna, salma);
+    const settings = salma.state.settings.get('settings')!;
+    salma.state = { ...salma.state, settings: new Map([['settings', { ...settings, dropsDeclined: true }]]) };
+    const recurrenceId = zoned('2027-03-16T14:00');
+    const say = (answer: 'declined' | 'accepted') =>
+      salma.do(giveAnswer(salma.state, UID, { answer, comment: '', recurrenceId }, wording, context()));
+    say('declined');
+    expect(salma.events).toHaveLength(1);
+    expect(salma.events[0]!.recurrence?.exceptionDates.map(dateKey)).toEqual([dateKey(recurrenceId)]);
+    say('accepted');
+    expect(salma.events.map(({ ownAnswer }) => ownAnswer)).toEqual(['needs-action', 'accepted']);
+    expect(salma.events[0]!.recurrence?.exceptionDates).toEqual([]);
+  });
+
+  test('more guests than a letter takes get several, a long title is cut in the subject alone, and long notes are', () => {
+    const many = Array.from({ length: 450 }, (_, index) => guest(`keeper-${index}@tern.example`));
+    const juna = new Office(JUNA, { ...round(many), notes: 'log '.repeat(100_000) });
+    juna.do(
+      tellGuests(
+        juna.state,
+        UID,
+        { audience: 'all', comment: '' },
+        () => ({ subject: 'x'.repeat(1500), text: '' }),
+        context(),
+      ),
+    );
+    const letters = juna.posted();
+    expect(letters.map(({ to }) => to.length)).toEqual([200, 200, 50]);
+    for (const letter of letters) {
+      expect(Letter.safeParse(letter).success).toBe(true);
+      expect(letter.calendar.length).toBeLessThan(300_000);
+    }
+  });
+
+  test('how far letters came is kept, the latest of each guest; what went waits no more', () => {
+    const juna = new Office(JUNA, round());
+    juna.tell();
+    const ids = [...juna.state.letters.keys()];
+    const receipt = (status: 'delivered' | 'opened' | 'refused', at: number, address = SALMA) => ({
+      uid: UID,
+      address,
+      status,
+      at,
+    });
+    juna.do(
+      lettersWent(juna.state, ids, [receipt('delivered', 10), receipt('refused', 10, TOBIAS)], context()),
+    );
+    expect(juna.state.letters.size).toBe(0);
+    juna.do(lettersWent(juna.state, [], [receipt('delivered', 10), receipt('opened', 20)], context()));
+    expect(juna.state.invitations.get(UID)?.receipts).toEqual({
+      [SALMA]: { status: 'opened', at: 20 },
+      [TOBIAS]: { status: 'refused', at: 10 },
+    });
+    expect(
+      lettersWent(juna.state, [], [receipt('delivered', 10), receipt('opened', 20)], context()),
+    ).toBeUndefined();
   });
 
   test('dates that a series skips for days off are left out for its guests, and no calendar of one’s own is named', () => {

@@ -46,8 +46,13 @@ export function putGuestEntries(state: State, invitation: Invitation, work: Unit
   const here = entriesOfUid(state, invitation.id).filter(
     ({ calendarId }) => !isReadOnly(state.calendars.get(calendarId)),
   );
-  const told = guestEvents(invitation, ownAddresses(state));
   const drops = state.settings.get('settings')?.dropsDeclined === true;
+  const told = guestEvents(invitation, ownAddresses(state), drops);
+  if (told.length === 0 && invitation.isCancelled) {
+    // Called off before it was ever told: what is here of it says so, and stays.
+    for (const event of here) work.put('entries', { ...event, status: 'cancelled', modified: now });
+    return;
+  }
   const master = told.find(({ recurrenceId }) => recurrenceId === undefined);
   const keptMaster = here.find(({ recurrenceId }) => recurrenceId === undefined);
   const calendarId = here[0]?.calendarId ?? targetCalendar(state, new Set())?.id;

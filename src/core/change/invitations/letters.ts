@@ -3,7 +3,7 @@ import type { Letter } from '../../model/invitation';
 import type { State } from '../../model/state';
 import { skippedDates } from '../../interchange/icalendar/skipDaysOffProperty';
 import type { ItipMessage } from '../../people/invitations/itipMessage';
-import type { Outgoing } from '../../people/invitations/telling';
+import type { Outgoing } from '../../people/invitations/addressing';
 import { writeMessage } from '../../people/invitations/writeMessage';
 import { overridesOf } from '../overrides';
 import { type ChangeContext, makePatch, type Patch, put } from '../patch';
@@ -29,50 +29,58 @@ function withoutDaysOff(state: State, event: CalendarEvent, now: number): Calend
   };
 }
 
-/** A message as a letter that waits to go out. */
-export function letterOf(
+/** So many a letter is addressed to; more get letters of their own. */
+const MOST_ADDRESSEES = 200;
+/** The longest subject, and the longest notes that go along: what is longer would be too much for the mail. */
+const LONGEST_SUBJECT = 1000;
+const LONGEST_NOTES = 100_000;
+
+const letter = (
+  state: State,
+  fields: Pick<Letter, 'to' | 'subject' | 'text'> & Partial<Letter>,
+  { now, newId }: ChangeContext,
+): Letter => ({
+  id: `${newId()}@orderly-week`,
+  direction: 'out',
+  uid: '',
+  from: ownAddresses(state)[0] ?? '',
+  calendar: '',
+  at: now,
+  ...fields,
+  subject: fields.subject.slice(0, LONGEST_SUBJECT),
+});
+
+/** A message as letters that wait to go out. */
+export function lettersOf(
   state: State,
   outgoing: Outgoing,
   wording: Wording,
-  { now, newId }: ChangeContext,
-): Letter {
+  context: ChangeContext,
+): Letter[] {
   const message: ItipMessage = {
     ...outgoing.message,
-    parts: outgoing.message.parts.map((part) =>
-      part.event ? { ...part, event: withoutDaysOff(state, part.event, now) } : part,
-    ),
+    parts: outgoing.message.parts.map(({ event, ...part }) => ({
+      ...part,
+      ...(event ? { event: shortened(withoutDaysOff(state, event, context.now)) } : {}),
+    })),
   };
-  return {
-    id: `${newId()}@orderly-week`,
-    direction: 'out',
-    method: message.method,
-    uid: message.uid,
-    from: ownAddresses(state)[0] ?? '',
-    to: [...outgoing.to],
-    ...wording(outgoing),
-    calendar: writeMessage(message),
-    at: now,
-  };
+  const calendar = writeMessage(message);
+  const { method, uid } = message;
+  const chunks = Array.from({ length: Math.ceil(outgoing.to.length / MOST_ADDRESSEES) }, (_, index) =>
+    outgoing.to.slice(index * MOST_ADDRESSEES, (index + 1) * MOST_ADDRESSEES),
+  );
+  return chunks.map((to) => letter(state, { method, uid, to, ...wording(outgoing), calendar }, context));
 }
 
+const shortened = (event: CalendarEvent): CalendarEvent =>
+  event.notes.length > LONGEST_NOTES ? { ...event, notes: `${event.notes.slice(0, LONGEST_NOTES)}…` } : event;
+
 /** Words that go to somebody without an invitation. */
-export function sendWords(
+export const sendWords = (
   state: State,
-  { to, subject, text }: Pick<Letter, 'to' | 'subject' | 'text'>,
+  words: Pick<Letter, 'to' | 'subject' | 'text'>,
   context: ChangeContext,
-): Patch {
-  const letter: Letter = {
-    id: `${context.newId()}@orderly-week`,
-    direction: 'out',
-    uid: '',
-    from: ownAddresses(state)[0] ?? '',
-    to,
-    subject,
-    text,
-    calendar: '',
-    at: context.now,
-  };
-  return makePatch(context, { what: 'guests-told', count: to.length, name: subject }, [
-    put(state, 'letters', letter),
+): Patch =>
+  makePatch(context, { what: 'guests-told', count: words.to.length, name: words.subject }, [
+    put(state, 'letters', letter(state, words, context)),
   ]);
-}

@@ -2,7 +2,7 @@ import type { Invitation, ItipMethod, Letter, WaitsFor } from '../../model/invit
 import type { State } from '../../model/state';
 import { withAnswers } from '../../people/invitations/answers';
 import { receiveAsGuest } from '../../people/invitations/guest';
-import type { ItipMessage } from '../../people/invitations/itipMessage';
+import { isAt, type ItipMessage } from '../../people/invitations/itipMessage';
 import { receiveAsOrganizer } from '../../people/invitations/organizer';
 import { readMessages } from '../../people/invitations/readMessage';
 import { type ChangeContext, type Patch } from '../patch';
@@ -45,6 +45,10 @@ const LONGEST_ID = 300;
 
 /** Messages that guests send to who invites. */
 const OF_GUESTS: readonly ItipMethod[] = ['REPLY', 'COUNTER', 'REFRESH'];
+
+/** Whether a message is about an entry that is here and that somebody else invites to, or that is one's own. */
+const isOthers = (state: State, { uid, organizer }: ItipMessage): boolean =>
+  entriesOfUid(state, uid).some((event) => !event.organizer || !isAt(organizer, [event.organizer.address]));
 
 /** Keeps what an invitation became, with its entries. */
 function keep(state: State, work: UnitOfWork, invitation: Invitation): void {
@@ -112,7 +116,9 @@ export function receiveLetter(
     }
     const received = isOfGuest
       ? receiveAsOrganizer(invitation!, message, mail.from)
-      : receiveAsGuest(invitation, message, mail.from);
+      : !invitation && isOthers(state, message)
+        ? ({ kind: 'forged' } as const)
+        : receiveAsGuest(invitation, message, mail.from);
     if (received.kind === 'taken') {
       taken.push(message.uid);
       keep(state, work, received.invitation);

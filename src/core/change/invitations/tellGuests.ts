@@ -5,11 +5,12 @@ import type { State } from '../../model/state';
 import { isAt } from '../../people/invitations/itipMessage';
 import { tellAgain } from '../../people/invitations/organizer';
 import { asTold, fingerprint } from '../../people/invitations/sharedFields';
-import { type Audience, tell, type Untold, untoldOf } from '../../people/invitations/telling';
+import { type Audience, tell } from '../../people/invitations/telling';
+import { type Untold, untoldOf } from '../../people/invitations/untold';
 import { type ChangeContext, type Patch } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
 import { entriesOfUid } from './entriesOfUid';
-import { letterOf, type Wording } from './letters';
+import { lettersOf, type Wording } from './letters';
 import { ownAddresses, ownUser } from './ownUser';
 
 /** Whether an entry is for oneself to tell of: nobody else invites to it. */
@@ -54,8 +55,7 @@ export function tellGuests(
   for (const event of told.events) work.put('entries', event);
   work.put('invitations', told.invitation);
   for (const outgoing of told.outgoing) {
-    const letter = letterOf(state, outgoing, wording, context);
-    work.put('letters', letter);
+    for (const letter of lettersOf(state, outgoing, wording, context)) work.put('letters', letter);
   }
   const to = new Set(told.outgoing.flatMap((outgoing) => outgoing.to));
   const name = events[0]?.title ?? told.invitation.events[0]?.title ?? '';
@@ -97,7 +97,7 @@ export function remindGuests(
   if (!invitation || guests.length === 0) return undefined;
   const work = new UnitOfWork(state, context);
   for (const outgoing of tellAgain(invitation, guests, comment, context.now))
-    work.put('letters', letterOf(state, outgoing, wording, context));
+    for (const letter of lettersOf(state, outgoing, wording, context)) work.put('letters', letter);
   work.put('invitations', { ...invitation, stamp: Math.max(invitation.stamp, context.now) });
   return work.patch({ what: 'guests-told', count: guests.length, name: invitation.events[0]?.title ?? '' });
 }

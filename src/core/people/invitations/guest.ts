@@ -8,7 +8,7 @@ import { plainAddress } from '../peopleInOrder';
 import { answerFor, answerOfPartstat, withAnswer, withPartstat } from './answers';
 import { dateKey, isAt, type ItipMessage, type ItipPart } from './itipMessage';
 import { asTold, isRescheduled, onDate } from './sharedFields';
-import type { Outgoing } from './telling';
+import type { Outgoing } from './addressing';
 
 /** What came of a message: it was believed, it says nothing new, or it waits for a decision. */
 export type Received =
@@ -159,7 +159,10 @@ export function receiveAsGuest(
 }
 
 /** A series and its dates without some dates. */
-function withoutDates(events: readonly CalendarEvent[], dates: readonly EventTime[]): CalendarEvent[] {
+function withoutDates<Event extends CalendarEvent>(
+  events: readonly Event[],
+  dates: readonly EventTime[],
+): Event[] {
   const keys = new Set(dates.map(dateKey));
   return events
     .filter(({ recurrenceId }) => recurrenceId === undefined || !keys.has(dateKey(recurrenceId)))
@@ -214,8 +217,13 @@ function answeredAlone(
 /**
  * The entry and its dates as they stand in a guest's calendar: dates that they are not invited to are left out of it, and each says
  * what was answered.
+ * @param dropsDeclined whether single dates that were declined are left out, too
  */
-export function guestEvents(invitation: Invitation, own: readonly string[]): CalendarEvent[] {
+export function guestEvents(
+  invitation: Invitation,
+  own: readonly string[],
+  dropsDeclined = false,
+): CalendarEvent[] {
   const { events, isCancelled } = invitation;
   const master = events.find(({ recurrenceId }) => recurrenceId === undefined);
   const isForMe = (event: CalendarEvent): boolean =>
@@ -225,11 +233,15 @@ export function guestEvents(invitation: Invitation, own: readonly string[]): Cal
     ? events.flatMap((event) => (event.recurrenceId && !isForMe(event) ? event.recurrenceId : []))
     : [];
   const alone = master?.recurrence ? answeredAlone(invitation, master, new Set(notMine.map(dateKey))) : [];
-  return [...withoutDates(events, notMine), ...alone].map((event) => ({
+  const answered = [...withoutDates(events, notMine), ...alone].map((event) => ({
     ...event,
     ownAnswer: ownAnswerOf(invitation, event, own),
     ...(isCancelled ? { status: 'cancelled' as const } : {}),
   }));
+  const declined = answered.flatMap(({ recurrenceId, ownAnswer }) =>
+    recurrenceId && ownAnswer === 'declined' ? recurrenceId : [],
+  );
+  return dropsDeclined ? withoutDates(answered, declined) : answered;
 }
 
 /** What a guest says to an invitation. */

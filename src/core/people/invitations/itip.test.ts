@@ -7,7 +7,9 @@ import { answerInvitation, askAgain, type GivenAnswer, guestEvents, receiveAsGue
 import { dateKey, type ItipMessage } from './itipMessage';
 import { declineProposal, receiveAsOrganizer, silentGuests, tellAgain } from './organizer';
 import { readMessages } from './readMessage';
-import { type Audience, type Outgoing, tell, type Told, untoldOf } from './telling';
+import type { Outgoing } from './addressing';
+import { type Audience, tell, type Told } from './telling';
+import { untoldOf } from './untold';
 import { writeMessage } from './writeMessage';
 
 const JUNA = 'juna.marsh@fennick.example';
@@ -239,10 +241,13 @@ describe('one event (RFC 5546 4.2)', () => {
     expect(touched.outgoing.map(({ to: whom }) => whom)).toEqual([[OONA]]);
   });
 
-  test('who may not see the others sees none of them', () => {
+  test('who may not see the others sees none of them: invited, reminded, and when it is called off', () => {
     const told = telling(undefined, [meeting({ guestsMay: [] })]);
-    expect(told.outgoing).toHaveLength(3);
-    for (const { to: whom, message } of told.outgoing)
+    const off = telling(told.invitation, []);
+    const again = tellAgain(told.invitation, [user(SALMA), user(TOBIAS), user(OONA)], '', later());
+    const all = [...told.outgoing, ...off.outgoing, ...again];
+    expect(all).toHaveLength(9);
+    for (const { to: whom, message } of all)
       for (const other of [SALMA, TOBIAS, OONA].filter((each) => !whom.includes(each)))
         expect(writeMessage(message)).not.toContain(other);
   });

@@ -28,10 +28,6 @@ export interface ItipMessage {
   readonly parts: readonly ItipPart[];
 }
 
-/** Who a part of a message is from, or that it is to. */
-export const addressesOf = ({ attendees }: Pick<ItipPart, 'attendees'>): string[] =>
-  attendees.map(({ address }) => plainAddress(address));
-
 /** Whether an entry's guest is at one of some addresses. */
 export const isAt = (user: CalendarUser | undefined, addresses: readonly string[]): boolean =>
   user !== undefined &&

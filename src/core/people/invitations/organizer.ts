@@ -1,26 +1,17 @@
 import type { CalendarUser } from '../../model/calendarUser';
-import { type CalendarEvent, GUESTS_MAY_USUALLY } from '../../model/entry';
+import type { CalendarEvent } from '../../model/entry';
 import type { GuestAnswer, Invitation } from '../../model/invitation';
 import { plainAddress } from '../peopleInOrder';
+import { allGuestsOf, addressed, guestsOf, isAmong, type Outgoing } from './addressing';
 import { answerFor, answerOfPartstat, timeSequenceOf, withAnswer, withAnswers } from './answers';
 import { comesFrom } from './guest';
-import { dateKey, isAt, type ItipMessage, type ItipPart } from './itipMessage';
-import type { Outgoing } from './telling';
+import type { ItipMessage, ItipPart } from './itipMessage';
 
 /** What came of a message to the one who invites. */
 export type Answered =
   | { readonly kind: 'taken'; readonly invitation: Invitation }
   | { readonly kind: 'nothing-new' }
   | { readonly kind: 'forged' | 'stranger' | 'proposal' | 'refresh' };
-
-/** All who are invited to an entry or to one of its dates. */
-export function allGuests(events: readonly CalendarEvent[], own: readonly string[] = []): CalendarUser[] {
-  const known = new Map<string, CalendarUser>();
-  for (const guest of events.flatMap(({ attendees = [] }) => attendees))
-    if (!isAt(guest, own) && !known.has(plainAddress(guest.address)))
-      known.set(plainAddress(guest.address), guest);
-  return [...known.values()];
-}
 
 /**
  * Takes in a message of a guest (RFC 5546 3.2.3, 3.2.6, 3.2.7). Answers of those who are invited are believed if they come from their own
@@ -35,7 +26,7 @@ export function receiveAsOrganizer(
   const guest = message.parts[0]?.attendees[0];
   if (invitation.role !== 'organizer' || !guest) return { kind: 'forged' };
   if (from !== undefined && !comesFrom(guest, from)) return { kind: 'forged' };
-  const isInvited = allGuests(invitation.events).some((other) => isAt(other, [guest.address]));
+  const isInvited = isAmong(allGuestsOf(invitation.events, []), guest);
   if (!isInvited) return { kind: 'stranger' };
   if (message.method === 'REFRESH') return { kind: 'refresh' };
   if (message.method === 'COUNTER') return { kind: 'proposal' };
@@ -92,7 +83,7 @@ export function tellAgain(
   now: number,
 ): Outgoing[] {
   const { events, organizer, sequence, id: uid } = invitation;
-  const message = (attendeesOf: (event: CalendarEvent) => readonly CalendarUser[]): ItipMessage => ({
+  const message: ItipMessage = {
     method: invitation.isCancelled ? 'CANCEL' : 'REQUEST',
     uid,
     sequence,
@@ -100,25 +91,12 @@ export function tellAgain(
     organizer,
     parts: events.map((event) => ({
       event,
-      attendees: attendeesOf(event),
+      attendees: event.attendees ?? [],
       comment,
       ...(event.recurrenceId ? { recurrenceId: event.recurrenceId } : {}),
     })),
-  });
-  const maySee = (events[0]?.guestsMay ?? GUESTS_MAY_USUALLY).includes('see-each-other');
-  if (maySee)
-    return guests.length === 0
-      ? []
-      : [
-          {
-            to: guests.map(({ address }) => plainAddress(address)),
-            message: message(({ attendees = [] }) => attendees),
-          },
-        ];
-  return guests.map((guest) => ({
-    to: [plainAddress(guest.address)],
-    message: message(({ attendees = [] }) => attendees.filter((other) => isAt(other, [guest.address]))),
-  }));
+  };
+  return addressed(guests, message, [organizer.address]);
 }
 
 /** Says that a proposed time is not taken (DECLINECOUNTER, RFC 5546 3.2.8). */
@@ -147,12 +125,7 @@ export const silentGuests = (
   event: CalendarEvent,
   own: readonly string[],
 ): CalendarUser[] =>
-  (event.attendees ?? []).filter((guest) => {
-    if (isAt(guest, own)) return false;
+  guestsOf(event, own).filter((guest) => {
     const last = answerFor(answers, guest.address, event.recurrenceId);
     return last ? last.isOutdated === true : !answerOfPartstat(String(guest.parameters.partstat ?? ''));
   });
-
-/** Whether two messages are about the same date. */
-export const sameDate = (one: ItipPart, other: ItipPart): boolean =>
-  dateKey(one.recurrenceId) === dateKey(other.recurrenceId);

@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { changeSession } from '@/core/change/calendarChanges';
 import { ownAddresses } from '@/core/change/invitations/ownUser';
 import { receiveLetter, type ReceivedMail } from '@/core/change/invitations/receiveLetter';
-import { lettersWent } from '@/core/change/invitations/tellGuests';
+import { type LetterReceipt, lettersWent } from '@/core/change/invitations/tellGuests';
 import type { ChangeContext } from '@/core/change/patch';
+import type { Letter } from '@/core/model/invitation';
 import { calendarFiles, followCollections, newSecret, type Store } from '@/store';
 
 /** Letters of a burst go together, in milliseconds. */
@@ -13,6 +14,8 @@ const AGAIN_MS = [5_000, 30_000, 120_000, 300_000] as const;
 /** So long the relay may take to answer, in milliseconds, and so many letters go at once. */
 const PATIENCE = 20_000;
 const MOST = 50;
+/** The longest words of a letter. */
+const LONGEST_TEXT = 20_000;
 
 /** What the relay answers. */
 const Answer = z.object({
@@ -28,6 +31,8 @@ const Answer = z.object({
   /** So long until it is worth asking again, in milliseconds. */
   next: z.number(),
 });
+
+type Answered = z.infer<typeof Answer>;
 
 /** How the mail of this browser stands. */
 export interface PostState {
@@ -144,12 +149,46 @@ export class Post {
 
   /** Hands letters over and takes in those that came; gives how long it is until the next comes. */
   private async exchange(owner: string): Promise<number> {
+    const answer = await this.handOver(owner, this.waiting().slice(0, MOST));
+    await this.take(answer.letters);
+    return this.waiting().length > 0 ? GATHER_MS : Math.max(answer.next, GATHER_MS);
+  }
+
+  /**
+   * Hands letters over. Of several that are not taken each goes by itself, so that one that is wrong holds up no other; it is said of
+   * that one.
+   */
+  private async handOver(owner: string, letters: readonly Letter[]): Promise<Answered> {
+    const response = await this.post(owner, letters);
+    const ids = letters.map(({ id }) => id);
+    if (response.ok) {
+      const answer = Answer.parse(await response.json());
+      await this.went(ids, answer.receipts);
+      return answer;
+    }
+    const isRefused = response.status === 400 || response.status === 413;
+    if (!isRefused || letters.length === 0) throw new Error(String(response.status));
+    if (letters.length === 1) {
+      const [{ uid, to }] = letters as [Letter];
+      const { now } = this.contextOf();
+      await this.went(
+        ids,
+        to.map((address) => ({ uid, address, status: 'refused' as const, at: now })),
+      );
+    } else for (const letter of letters) await this.handOver(owner, [letter]);
+    return this.handOver(owner, []);
+  }
+
+  private async went(ids: readonly string[], receipts: readonly LetterReceipt[]): Promise<void> {
+    const patch = lettersWent(this.store.getSnapshot().state, ids, receipts, this.contextOf());
+    if (patch) await this.store.commit(patch, 'quiet');
+  }
+
+  private async post(owner: string, letters: readonly Letter[]): Promise<Response> {
     const { token, key } = await this.box();
     const { state } = this.store.getSnapshot();
     const { now, zone } = this.contextOf();
-    const letters = this.waiting().slice(0, MOST);
-    const settings = state.settings.get('settings');
-    const response = await fetch(`/api/mail/${token}`, {
+    return fetch(`/api/mail/${token}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       signal: AbortSignal.timeout(PATIENCE),
@@ -158,32 +197,21 @@ export class Post {
         ahead: Math.round(now - Date.now()),
         zone,
         owner,
-        isDemo: settings?.demoNow !== undefined,
+        isDemo: state.settings.get('settings')?.demoNow !== undefined,
         after: state.sessions.get('session')?.lettersRead ?? 0,
         letters: letters.map(({ id, from, to, subject, text, method, calendar }) => ({
           id,
           from: from || owner,
           to,
           subject,
-          text: text.slice(0, 20_000),
+          text: text.slice(0, LONGEST_TEXT),
           ...(method ? { method, calendar } : {}),
         })),
       }),
     });
-    if (!response.ok) throw new Error(String(response.status));
-    const answer = Answer.parse(await response.json());
-    const went = lettersWent(
-      this.store.getSnapshot().state,
-      letters.map(({ id }) => id),
-      answer.receipts,
-      this.contextOf(),
-    );
-    if (went) await this.store.commit(went, 'quiet');
-    await this.take(answer.letters);
-    return this.waiting().length > 0 ? GATHER_MS : Math.max(answer.next, GATHER_MS);
   }
 
-  private async take(letters: z.infer<typeof Answer>['letters']): Promise<void> {
+  private async take(letters: Answered['letters']): Promise<void> {
     const all: ReceivedMail[] = [];
     for (const { number, mail } of letters) {
       if (number <= (this.store.getSnapshot().state.sessions.get('session')?.lettersRead ?? -1)) continue;
