@@ -63,6 +63,20 @@ test('axe finds nothing serious on the phone, in light colours', async ({ page }
   await expectClean(page);
   await page.goto('/people?finding=1&chosen=demo-person-oona-pell,demo-person-marek-dunne');
   await expect(page.getByTestId('proposal').first()).toBeVisible();
+  await page.getByTestId('lane-cursor').press('ArrowRight');
+  await page
+    .getByTestId('own-proposal')
+    .getByRole('button', { name: /^Invite/ })
+    .click();
+  await expect(page.getByTestId('send-invitation')).toBeVisible();
+  await expectClean(page);
+  await page.goto('/people?free=1');
+  await expect(page.getByTestId('free-text')).toBeVisible();
+  await expectClean(page);
+  await page.goto('/people');
+  await page.getByRole('button', { name: 'Look for mail' }).click();
+  await page.getByTestId('waits').first().click();
+  await page.getByRole('button', { name: 'With words' }).click();
   await expectClean(page);
 });
 

@@ -295,3 +295,9 @@ test('one sender has room for so many boxes; what was there stays', async () => 
   expect(await relay.handOver('b'.repeat(32), one, '10.0.0.1')).toBe('too-much');
   expect(await relay.get('a'.repeat(32))).toHaveProperty('owner', JUNA);
 });
+
+test('a meeting room says that it is a stand-in; what is no address of one is none', async () => {
+  const server = serverAt(newFolder(), { now: NOW });
+  expect((await server.get(`/meet/${'m'.repeat(32)}`).expect(200)).text).toContain('Simulated.');
+  await server.get('/meet/short').expect(404);
+});

@@ -357,6 +357,18 @@ describe('calendars', () => {
     expect([...after.calendars.values()].map(({ name }) => name)).toEqual(['Work']);
     expect(after.settings.get('settings')!.demoNow).toBeUndefined();
   });
+  test.each([
+    ['juna.marsh@fennick.example', undefined],
+    ['edda@tern.test', 'edda@tern.test'],
+  ])('starting empty, the address of the demo goes, and one’s own stays: %s', (email, kept) => {
+    const state = stateWith();
+    const settings = { ...state.settings.get('settings')!, addresses: { email, phone: '' } };
+    const after = applyPatch(
+      state,
+      startEmpty({ ...state, settings: new Map([['settings', settings]]) }, context()),
+    );
+    expect(after.settings.get('settings')!.addresses?.email).toBe(kept);
+  });
 });
 
 test('the bin lets go of what is older than thirty days', () => {

@@ -3,6 +3,9 @@ import { COLLECTION_NAMES, COLLECTIONS, type State } from '../model/state';
 import { saveCalendar } from './calendarChanges';
 import { type Change, type ChangeContext, makePatch, type Patch, put } from './patch';
 
+/** Whether an address is one of a story: nobody can have it (RFC 2606 2). */
+const isMadeUp = (address: string): boolean => /\.example$/i.test(address);
+
 /** Removes all calendars, entries, presets and period sets and leaves the demo: one empty calendar, and the system's clock. */
 export function startEmpty(state: State, context: ChangeContext): Patch {
   const removed = COLLECTION_NAMES.filter((name) => COLLECTIONS[name].isContent).flatMap((collection) =>
@@ -14,7 +17,7 @@ export function startEmpty(state: State, context: ChangeContext): Patch {
     demoNow: _,
     targetCalendarId: __,
     startPresetId: ___,
-    addresses: ____,
+    addresses,
     ...settings
   } = state.settings.get('settings') as Settings;
   const first = saveCalendar(
@@ -26,7 +29,11 @@ export function startEmpty(state: State, context: ChangeContext): Patch {
   return makePatch(
     context,
     { what: 'settings-changed', count: removed.length },
-    [...removed, ...first.changes, put(state, 'settings', settings)],
+    [
+      ...removed,
+      ...first.changes,
+      put(state, 'settings', addresses && !isMadeUp(addresses.email) ? { ...settings, addresses } : settings),
+    ],
     'closed-calendars',
   );
 }

@@ -96,8 +96,6 @@ export const invitationWords = {
     refused: 'there is no such address',
     said: (answer: string, when: string) => `${answer}, ${when}`,
     remind: (count: number) => `Remind ${count} who ${count === 1 ? 'is' : 'are'} silent`,
-    reminded: (count: number) => `${plural(count, 'reminder')} on the way`,
-    organizer: (name: string) => `${name} invites`,
     may: 'Guests may',
     theirs: (name: string) => `${name} invites, and chooses who comes.`,
     information: 'for information',
@@ -124,7 +122,6 @@ export const invitationWords = {
     ask: 'Ask how it stands',
     overlaps: (titles: string) => `Overlaps ${titles}`,
     overlapsNothing: 'Nothing of yours is in the way.',
-    answeredNotice: (title: string, answer: string) => `“${title}”: ${answer}`,
   },
   waits: {
     title: 'Waits for you',
@@ -152,9 +149,7 @@ export const invitationWords = {
     send: 'Send it to them',
     dismiss: 'Let it be',
     showInPlan: 'Show in Plan',
-    repeats: 'and further dates',
     cameIn: (count: number) => `${plural(count, 'letter')} came`,
-    answers: (name: string, answer: string, title: string) => `${name}: ${answer} to “${title}”`,
   },
   online: {
     title: 'Online',
@@ -163,8 +158,6 @@ export const invitationWords = {
     about: 'The room is a made-up stand-in on the server.',
     join: 'Join now',
     open: 'Open the meeting',
-    meetNow: 'Meet now',
-    meeting: (names: string) => `Meeting with ${names}`,
   },
   settings: {
     about: 'How others know you, and what becomes of invitations.',

@@ -3,7 +3,7 @@ import { OFFERED_LENGTHS } from '@/core/change/calendarDefaults';
 import type { Person } from '@/core/model/person';
 import { MEETING_WAYS } from '@/core/people/gaps/gapQuery';
 import { MINUTE } from '@/core/time/civil';
-import { lengthText, timeText } from '@/ui/dates';
+import { lengthText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
@@ -13,10 +13,9 @@ import { ToggleRow } from '@/ui/primitives/ToggleRow';
 import { space } from '@/ui/theme/tokens';
 import { peopleWords as said } from '@/ui/words/people';
 import { hueOf, initialsOf } from '../personMark';
+import { WithinHours } from '../WithinHours';
 import type { FindChoices } from './useGaps';
 
-/** The times that it may begin after and end before. */
-const CLOCKS = Array.from({ length: 29 }, (_, index) => 6 * 60 + index * 30);
 const EVERY = [0, 1, 2] as const;
 const WEEKS = ['1', '2', '4'] as const;
 const SWITCHES = { pause: 'withPause', tentative: 'overTentative', room: 'withRoom' } as const;
@@ -105,20 +104,7 @@ export function FindOptions({ people, rooms, canRepeat, choices, onChange, onLea
             />
           </View>
         ) : null}
-        {(['earliest', 'latest'] as const).map((edge) => (
-          <View key={edge} style={styles.field}>
-            <SelectField
-              label={said[edge]}
-              value={String(choices[edge] ?? '')}
-              options={[
-                { value: '', label: said.anyTime },
-                ...CLOCKS.map((minute) => ({ value: String(minute), label: timeText(minute * MINUTE) })),
-              ]}
-              onChange={(value) => onChange({ [edge]: value === '' ? undefined : Number(value) })}
-              testID={`find-${edge}`}
-            />
-          </View>
-        ))}
+        <WithinHours hours={choices} onChange={onChange} />
         <ChoiceRow
           label={said.way}
           choices={MEETING_WAYS.map((value) => ({ value, label: said.ways[value] }))}

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { lengthOfNew } from '@/core/change/calendarDefaults';
+import type { EventFields } from '@/core/model/entry';
 import type { Person } from '@/core/model/person';
 import { whoCant } from '@/core/people/busy/whoCant';
 import type { SeriesSlot } from '@/core/people/gaps/findSeriesSlots';
@@ -53,7 +54,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
   const [choices, setChoices] = useState(() =>
     firstChoices(subject?.minutes ?? lengthOfNew(target, settings)),
   );
-  const [shown, setShown] = useState<{ proposal?: Proposal; day: number }>();
+  const [shown, setShown] = useState<{ proposal?: Proposal; day: number; isOwn?: true }>();
   const { question, data, isError, refetch } = useGaps(
     people,
     rooms,
@@ -79,7 +80,6 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
   const clockOf = (instant: number): string => timeText(instantToWall(settings.homeZone, instant));
   const dayOf = (instant: number): number => Math.floor(instantToWall(settings.homeZone, instant) / DAY);
   const proposal = shown ? shown.proposal : first;
-  const isOwn = proposal !== undefined && !proposals.includes(proposal);
   const day = shown?.day ?? (first ? dayOf(first.start) : dayOf(question.range.start));
   const drafted = (taken: Proposal) => {
     if (!target) return undefined;
@@ -92,16 +92,18 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
       meetingRooms(),
     );
   };
+  const openDraft = (fields: EventFields | undefined, start: number) => {
+    if (!fields) return;
+    workspace.edit({ fields, before: fields, panel: 'full', changed: true });
+    router.navigate({ pathname: '/', params: { date: dateString(dayOf(start)) } });
+  };
   const take = (taken: Proposal) => {
     if (subject) {
       const [start, end] = [taken.start, taken.end].map((instant) => zonedAt(instant, settings.homeZone));
       subject.move({ start: start!, end: end! }, dateString(dayOf(taken.start)));
       return;
     }
-    const fields = drafted(taken);
-    if (!fields) return;
-    workspace.edit({ fields, before: fields, panel: 'full', changed: true });
-    router.navigate({ pathname: '/', params: { date: dateString(dayOf(taken.start)) } });
+    openDraft(drafted(taken), taken.start);
   };
   const ownProposal = (start: number): Proposal => {
     const end = start + choices.minutes * MINUTE;
@@ -110,11 +112,11 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
   // The slot of a series is taken with its rule.
   const takeSlot = (slot: SeriesSlot) => {
     const fields = drafted({ ...ownProposal(slot.start), end: slot.end });
-    if (!fields) return;
     const rule = `FREQ=WEEKLY${choices.everyWeeks > 1 ? `;INTERVAL=${choices.everyWeeks}` : ''}`;
-    const written = { ...fields, recurrence: { rules: [rule], dates: [], exceptionDates: [] } };
-    workspace.edit({ fields: written, before: written, panel: 'full', changed: true });
-    router.navigate({ pathname: '/', params: { date: dateString(dayOf(slot.start)) } });
+    openDraft(
+      fields && { ...fields, recurrence: { rules: [rule], dates: [], exceptionDates: [] } },
+      slot.start,
+    );
   };
   // It is kept as an entry; whom to invite, and under which title, is asked then.
   const invite = (taken: Proposal) => {
@@ -201,9 +203,9 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
             lanes={lanes}
             proposed={proposal && dayOf(proposal.start) === day ? proposal : undefined}
             verdict={verdict}
-            onPropose={(start) => setShown({ proposal: ownProposal(start), day: dayOf(start) })}
+            onPropose={(start) => setShown({ proposal: ownProposal(start), day: dayOf(start), isOwn: true })}
           />
-          {proposal && isOwn ? (
+          {proposal && shown?.isOwn ? (
             <OwnProposal
               proposal={proposal}
               verdict={verdict}
@@ -220,15 +222,17 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
             {(data.series ?? proposals).length === 0 ? said.noneSuits : ''}
           </AppText>
           {data.series ? <SeriesLadder slots={data.series} nameOf={nameOf} onTake={takeSlot} /> : null}
-          <Ladder
-            proposals={data.series ? [] : proposals}
-            shown={proposal}
-            formats={formats}
-            onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}
-            onTake={take}
-            onInvite={subject ? undefined : invite}
-            takeWords={subject ? said.moveThere : said.take}
-          />
+          {data.series ? null : (
+            <Ladder
+              proposals={proposals}
+              shown={proposal}
+              formats={formats}
+              onShow={(next) => setShown({ proposal: next, day: dayOf(next.start) })}
+              onTake={take}
+              onInvite={subject ? undefined : invite}
+              takeWords={subject ? said.moveThere : said.take}
+            />
+          )}
         </>
       )}
     </View>

@@ -4,11 +4,9 @@ import { DAY, weekdayOf } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { useSettings } from '@/store';
 import { shortDayText, timeRangeText, weekdayName } from '@/ui/dates';
-import { AppText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
-import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, space } from '@/ui/theme/tokens';
+import { space } from '@/ui/theme/tokens';
 import { and, peopleWords as said } from '@/ui/words/people';
+import { Rung } from './Rung';
 
 /** Weekdays and hours for something that is held again and again, those that suit the most dates first; exceptions are named. */
 export function SeriesLadder({
@@ -20,7 +18,6 @@ export function SeriesLadder({
   nameOf: (id: string) => string;
   onTake: (slot: SeriesSlot) => void;
 }) {
-  const { colours } = useTheme();
   const { homeZone } = useSettings();
   return (
     <View role="list" aria-label={said.proposals} style={styles.ladder}>
@@ -40,52 +37,21 @@ export function SeriesLadder({
           slot.unknown > 0 ? said.unknownDates(slot.unknown) : '',
         ];
         return (
-          <View
+          <Rung
             key={slot.start}
-            role="listitem"
             testID="series-slot"
-            style={[
-              styles.rung,
-              {
-                borderColor: colours.line,
-                borderLeftColor: slot.exceptions.length > 0 ? colours.line : colours.primary,
-                backgroundColor: colours.card,
-              },
-            ]}
-          >
-            <View style={styles.words}>
-              <AppText weight="700" figures>
-                {when}
-              </AppText>
-              <AppText size="small" tone="quiet" figures>
-                {details.filter(Boolean).join(' · ')}
-              </AppText>
-            </View>
-            <Button
-              kind={at === 0 ? 'primary' : 'plain'}
-              label={said.takeLabel(when)}
-              shown={said.take}
-              onPress={() => onTake(slot)}
-            />
-          </View>
+            title={when}
+            when={when}
+            details={details.filter(Boolean).join(' · ')}
+            isBest={at === 0}
+            isWhole={slot.exceptions.length === 0}
+            takeWords={said.take}
+            onTake={() => onTake(slot)}
+          />
         );
       })}
     </View>
   );
 }
 
-const styles = StyleSheet.create({
-  ladder: { gap: space(2) },
-  rung: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    justifyContent: 'flex-end',
-    gap: space(2),
-    padding: space(2),
-    borderWidth: hairline,
-    borderLeftWidth: 4,
-    borderRadius: corner,
-  },
-  words: { flexGrow: 1, flexShrink: 1, flexBasis: 220, gap: space(1) },
-});
+const styles = StyleSheet.create({ ladder: { gap: space(2) } });

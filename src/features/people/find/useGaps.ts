@@ -6,10 +6,11 @@ import { DAY, MINUTE } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { useCalendarKinds, useEngineAnswer, useNow, useSettings } from '@/store';
+import type { Hours } from '../WithinHours';
 import { useDaysOff } from './useDaysOff';
 
 /** What a time is looked for with, as a person chooses it. */
-export interface FindChoices {
+export interface FindChoices extends Hours {
   readonly minutes: number;
   readonly weeks: '1' | '2' | '4';
   readonly way: MeetingWay;
@@ -18,9 +19,6 @@ export interface FindChoices {
   readonly withRoom: boolean;
   /** Every how many weeks it is to be held; once for none. */
   readonly everyWeeks: 0 | 1 | 2;
-  /** Minutes of the day that it begins and ends within; undefined for any. */
-  readonly earliest: number | undefined;
-  readonly latest: number | undefined;
   /** What has to be in the room. */
   readonly equipment: readonly string[];
   /** Who need not come. */

@@ -7,7 +7,7 @@ import { DAY, MINUTE } from '@/core/time/civil';
 import { cityOf, instantToWall } from '@/core/time/zones';
 import { ZoneField } from '@/features/zones';
 import { useDays, useNow, useNowWall, useSettings } from '@/store';
-import { dayText, lengthText, timeRangeText, timeText } from '@/ui/dates';
+import { dayText, lengthText, timeRangeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -16,19 +16,16 @@ import { TextField } from '@/ui/primitives/TextField';
 import { space } from '@/ui/theme/tokens';
 import { peopleWords } from '@/ui/words/people';
 import { useDaysOff } from '../find/useDaysOff';
+import { type Hours, WithinHours } from '../WithinHours';
 import { FreeTimeLetter } from './FreeTimeLetter';
 
 const said = peopleWords.freeTimes;
 const DAYS = ['3', '5', '7', '14'] as const;
 const LENGTHS = [15, 30, 45, 60, 90, 120];
-/** The times that it may begin after and end before. */
-const CLOCKS = Array.from({ length: 29 }, (_, index) => 6 * 60 + index * 30);
 
-interface Choices {
+interface Choices extends Hours {
   readonly days: (typeof DAYS)[number];
   readonly minutes: number;
-  readonly earliest: number | undefined;
-  readonly latest: number | undefined;
   readonly zone: string;
   readonly overTentative: boolean;
 }
@@ -110,19 +107,7 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
             testID="free-length"
           />
         </View>
-        {(['earliest', 'latest'] as const).map((edge) => (
-          <View key={edge} style={styles.field}>
-            <SelectField
-              label={peopleWords[edge]}
-              value={String(choices[edge] ?? '')}
-              options={[
-                { value: '', label: peopleWords.anyTime },
-                ...CLOCKS.map((minute) => ({ value: String(minute), label: timeText(minute * MINUTE) })),
-              ]}
-              onChange={(value) => change({ [edge]: value === '' ? undefined : Number(value) })}
-            />
-          </View>
-        ))}
+        <WithinHours hours={choices} onChange={change} />
         <View style={styles.zone}>
           <ZoneField
             label={said.zone}

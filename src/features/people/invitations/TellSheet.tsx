@@ -104,7 +104,7 @@ export function TellSheet({ uid, onClose }: { uid: string; onClose: () => void }
           {whenText(about)}
         </AppText>
         {about.location ? <AppText>{about.location}</AppText> : null}
-        <AppText tone="quiet">{namesOf(untold.kind === 'changed' ? untold.all : untold.all)}</AppText>
+        <AppText tone="quiet">{namesOf(untold.all)}</AppText>
       </View>
       {untold.kind === 'changed' ? (
         <View style={styles.lines} role="status">

@@ -7,7 +7,7 @@ import { linkInMail, timesInMail, titleOfSubject } from '@/core/people/fromMail/
 import { guestOf } from '@/core/people/guests';
 import { personOfAddress } from '@/core/people/peopleInOrder';
 import { dateString, DAY, HOUR, MINUTE } from '@/core/time/civil';
-import { atInstant, instantOf, zonedAt } from '@/core/time/eventTime';
+import { instantOf, zonedAt } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { readPicked } from '@/features/attachments';
 import { useGrammar } from '@/features/line';
@@ -63,10 +63,9 @@ export function MailDraftSheet({ mail }: { mail: DraftMail }) {
   };
   const draft = async () => {
     if (!target) return;
-    const start = time
-      ? atInstant(time.start, instantOf(time.start, zone), zone)
-      : zonedAt(Math.ceil(now / HOUR) * HOUR, homeZone);
-    const end = time ? time.end : zonedAt(Math.ceil(now / HOUR) * HOUR + minutes * MINUTE, homeZone);
+    const nextHour = Math.ceil(now / HOUR) * HOUR;
+    const start = time?.start ?? zonedAt(nextHour, homeZone);
+    const end = time?.end ?? zonedAt(nextHour + minutes * MINUTE, homeZone);
     const { address, name } = mail.from;
     const guest =
       address === ''
