@@ -46,9 +46,9 @@ module.exports = {
       { path: '^src/(app|engine)/|^(server|demo|tools)' },
     ),
     rule(
-      'a-feature-imports-only-the-index-of-another',
+      'a-feature-imports-only-an-index-of-another',
       { path: '^src/features/([^/]+)/' },
-      { path: '^src/features/(?!$1/)[^/]+/(?!index\\.tsx?$)' },
+      { path: '^src/features/(?!$1/)[^/]+/(?!(index|later)\\.tsx?$)' },
     ),
     rule('nobody-imports-routes', { path: '^src/(?!app)' }, { path: '^src/app' }),
     rule(

@@ -1,11 +1,11 @@
 import { useGlobalSearchParams } from 'expo-router';
-import { Suspense, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings, placeCalendar } from '@/core/change/calendarChanges';
 import { type Calendar, CALENDAR_GROUPS, groupOf } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/entry';
 import { SubscribeSheet } from '@/features/feeds';
-import { exportSheet } from '@/features/interchange';
+import { ExportSheet } from '@/features/interchange/later';
 import { PublishSheet } from '@/features/publish';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useSettings, useSnapshot } from '@/store';
@@ -118,8 +118,8 @@ function OpenSheet({
   close: () => void;
 }) {
   return (
-    <Suspense fallback={null}>
-      {open?.sheet === 'export' ? <exportSheet.Later calendarId={open.calendar.id} onClose={close} /> : null}
+    <>
+      {open?.sheet === 'export' ? <ExportSheet calendarId={open.calendar.id} onClose={close} /> : null}
       {open?.sheet === 'subscribe' ? <SubscribeSheet onClose={close} /> : null}
       {open?.sheet === 'publish' ? <PublishSheet calendarId={open.calendar.id} onClose={close} /> : null}
       {open?.sheet === 'edit' ? <CalendarSheet calendar={open.calendar} onClose={close} /> : null}
@@ -131,7 +131,7 @@ function OpenSheet({
         />
       ) : null}
       {open?.sheet === 'merge' ? <MergeSheet calendar={open.calendar} onClose={close} /> : null}
-    </Suspense>
+    </>
   );
 }
 

@@ -1,14 +1,11 @@
-import { Suspense, useEffect, useState } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { AppText } from '@/ui/primitives/AppText';
-import { later } from '@/ui/later';
 import { useTheme } from '@/ui/theme/theme';
 import { focusWidth, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { useImportStep } from './importStep';
 import { useImport } from './useImport';
-
-export const importSheet = later(() => import('./ImportSheet').then((module) => module.ImportSheet));
 
 /** Whether what lies under the pointer attaches files itself (`data-takes-files`). */
 const takesFiles = (event: DragEvent): boolean =>
@@ -16,8 +13,8 @@ const takesFiles = (event: DragEvent): boolean =>
 
 const hasFiles = (event: DragEvent): boolean => !!event.dataTransfer?.types.includes('Files');
 
-/** Takes files dropped anywhere on the page, and shows the import. */
-export function ImportHost() {
+/** Takes files dropped anywhere on the page, and shows the import, whose sheet it is given. */
+export function ImportHost({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
   const { read } = useImport();
   const isIdle = useImportStep(({ step }) => step.kind === 'idle');
@@ -59,11 +56,7 @@ export function ImportHost() {
           </View>
         </View>
       ) : null}
-      {isIdle ? null : (
-        <Suspense fallback={null}>
-          <importSheet.Later />
-        </Suspense>
-      )}
+      {isIdle ? null : <Suspense fallback={null}>{children}</Suspense>}
     </>
   );
 }

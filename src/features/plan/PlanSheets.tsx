@@ -1,5 +1,4 @@
 import { memo, Suspense } from 'react';
-import { exportSheet } from '@/features/interchange';
 import { useWorkspace, workspace } from '@/features/workspace';
 import { importWords } from '@/features/zones';
 import { later } from '@/ui/later';
@@ -10,7 +9,8 @@ import type { PlanSheetProps } from './sheetProps';
 
 const look = later(() => import('./tools/LookSheet').then((module) => module.LookSheet));
 const filter = later(() => import('./filter/FilterSheet').then((module) => module.FilterSheet));
-const presets = later(() => import('./presets/PresetsSheet').then((module) => module.PresetsSheet));
+const presets = later(() => import('@/features/later').then((module) => module.PresetsSheet));
+const exportSheet = later(() => import('@/features/later').then((module) => module.ExportSheet));
 const goTo = later(() => import('./goto/GoToSheet').then((module) => module.GoToSheet));
 export const preloadSheets = (): Promise<unknown> =>
   Promise.all([

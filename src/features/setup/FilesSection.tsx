@@ -1,6 +1,7 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { chooseFiles, exportSheet, IMPORTABLE, useImport } from '@/features/interchange';
+import { chooseFiles, IMPORTABLE, useImport } from '@/features/interchange';
+import { ExportSheet } from '@/features/interchange/later';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
@@ -22,11 +23,7 @@ export function FilesSection() {
         />
         <Button icon="download-outline" label={words.data.exportAll} onPress={() => setExporting(true)} />
       </View>
-      {exporting ? (
-        <Suspense fallback={null}>
-          <exportSheet.Later onClose={() => setExporting(false)} />
-        </Suspense>
-      ) : null}
+      {exporting ? <ExportSheet onClose={() => setExporting(false)} /> : null}
     </>
   );
 }

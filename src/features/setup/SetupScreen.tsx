@@ -2,7 +2,7 @@ import { type ComponentType, createElement, Suspense, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { AttachmentSection } from '@/features/attachments';
 import { CalendarList, CategorySection } from '@/features/calendars';
-import { backupSection } from '@/features/interchange';
+import { BackupSection } from '@/features/interchange/later';
 import { InvitationSettings } from '@/features/people';
 import { PeriodSection } from '@/features/periods';
 import { useSettings } from '@/store';
@@ -26,7 +26,7 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   categories: CategorySection,
   periods: PeriodSection,
   files: FilesSection,
-  backup: backupSection.Later,
+  backup: BackupSection,
   attachments: AttachmentSection,
   working: WorkingPatternSection,
   reminders: ReminderSection,

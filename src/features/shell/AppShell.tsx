@@ -3,7 +3,7 @@ import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { preloadDesk } from '@/features/desk';
-import { BackupOffer, ImportHost, preloadInterchange } from '@/features/interchange';
+import { BackupOffer, ImportHost } from '@/features/interchange';
 import { preloadPanels, preloadSheets, preloadViews } from '@/features/plan';
 import { useWorkspace, workspace } from '@/features/workspace';
 import { preloadLine } from '@/features/line';
@@ -31,6 +31,7 @@ const publishHost = later(() => import('@/features/later').then((module) => modu
 const messageHost = later(() => import('@/features/later').then((module) => module.MessageHost));
 const invitationHost = later(() => import('@/features/later').then((module) => module.InvitationHost));
 const checkHost = later(() => import('@/features/later').then((module) => module.CheckHost));
+const importSheet = later(() => import('@/features/later').then((module) => module.ImportSheet));
 const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
@@ -62,7 +63,6 @@ function usePreload(): boolean {
         preloadZonePicker(),
         preloadZoneSettings(),
         preloadDesk(),
-        preloadInterchange(),
         ...[
           feedHost,
           publishHost,
@@ -71,6 +71,7 @@ function usePreload(): boolean {
           invitationHost,
           checkHost,
           newVersion,
+          importSheet,
           tidyScreen,
           peopleScreen,
           setupScreen,
@@ -150,7 +151,9 @@ export function AppShell({ children }: { children: ReactNode }) {
         </PartBoundary>
       ) : null}
       <PartBoundary name={words.data.import}>
-        <ImportHost />
+        <ImportHost>
+          <importSheet.Later />
+        </ImportHost>
       </PartBoundary>
       {isAtRest ? (
         <Suspense fallback={null}>

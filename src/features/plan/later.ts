@@ -1,0 +1,2 @@
+/** What of this comes later, with the script of `features/later`. */
+export { PresetsSheet } from './presets/PresetsSheet';
