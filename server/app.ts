@@ -13,6 +13,7 @@ import { meetingPages } from './meeting/meetingPage';
 import { messageRoutes, outboxPages } from './messages/messageRoutes';
 import { MessageStore } from './messages/messageStore';
 import type { PageSections } from './published/pageSections';
+import { HandInStore } from './published/handInStore';
 import { PageStore } from './published/pageStore';
 import { publishedPages, publishingRoutes } from './published/publishedRoutes';
 import { type KeepLimits, PublishedStore } from './published/publishedStore';
@@ -47,6 +48,7 @@ const PER_MINUTE = {
   feeds: 240,
   publishing: 240,
   pages: 600,
+  forms: 60,
   messages: 60,
   mail: 240,
   directory: 600,
@@ -103,13 +105,16 @@ export function createApp(options: AppOptions): Express {
   const perMinute = { ...PER_MINUTE, ...options.perMinute };
   const published = new PublishedStore(path.join(options.data, 'published'), options.keeping);
   const pages = new PageStore(path.join(options.data, 'pages'), options.makeSections ?? sectionsInWorker);
+  const handIns = new HandInStore(path.join(options.data, 'handed-in'), now);
+  const publishing = { store: published, pages, handIns, now };
   const messages = options.messages ?? new MessageStore(path.join(options.data, 'messages'), now);
   const mail = new MailRelay(path.join(options.data, 'mail'), now);
   const app = express();
   app.disable('x-powered-by');
   app.use(hostNames(options.host ?? '127.0.0.1'));
   app.use(limited(perMinute.all));
-  app.use('/p', limited(perMinute.pages), publishedPages(published, pages, now));
+  app.post('/p/:token', limited(perMinute.forms));
+  app.use('/p', limited(perMinute.pages), publishedPages(publishing));
   app.use('/meet', limited(perMinute.pages), meetingPages());
   app.use('/outbox', limited(perMinute.pages), outboxPages(messages, mail));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
@@ -126,7 +131,7 @@ export function createApp(options: AppOptions): Express {
   });
   const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
-  app.use('/api/published', limited(perMinute.publishing), publishingRoutes(published, pages, now));
+  app.use('/api/published', limited(perMinute.publishing), publishingRoutes(publishing));
   app.use('/api/directory', limited(perMinute.directory), directory(now));
   app.use('/api/mail', limited(perMinute.mail), mailRoutes(mail, now));
   app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));

@@ -1,8 +1,8 @@
 import helmet from 'helmet';
 import type { RequestHandler } from 'express';
 
-/** What a plain page of the server may do: nothing but be read, within the pages that are named. */
-export const plainPageHeaders = (within: "'self'" | '*'): RequestHandler =>
+/** What a plain page of the server may do: be read, within the pages that are named, and send its forms back where it has some. */
+export const plainPageHeaders = (within: "'self'" | '*', { hasForms = false } = {}): RequestHandler =>
   helmet({
     strictTransportSecurity: false,
     ...(within === '*'
@@ -14,7 +14,7 @@ export const plainPageHeaders = (within: "'self'" | '*'): RequestHandler =>
         defaultSrc: ["'none'"],
         styleSrc: ["'unsafe-inline'"],
         baseUri: ["'none'"],
-        formAction: ["'none'"],
+        formAction: [hasForms ? "'self'" : "'none'"],
         frameAncestors: [within],
       },
     },

@@ -3,6 +3,7 @@ import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile'
 import { dateString, DAY } from '@/core/time/civil';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { escapeHtml } from '../htmlPage';
+import { changeForm } from './handInForms';
 import type { StoredCopy } from './publishedStore';
 
 /** How far back and ahead a page can be asked about, in days from the day that it was made. */
@@ -26,12 +27,12 @@ function timeText({ occurrence }: PublishedItem, day: number): string {
   return startWall === endWall ? from : `${from} – ${to}`;
 }
 
-function itemMarkup(item: PublishedItem, day: number): string {
+function itemMarkup(item: PublishedItem, day: number, changeable: ReadonlySet<string>): string {
   const { title, location } = item.occurrence;
   const more = [location, item.notes].filter(Boolean).map(escapeHtml).join('\n');
   return `<li class="entry"><span class="time">${timeText(item, day)}</span><span>${escapeHtml(title || 'No title')}${
     more ? `<span class="more">${more}</span>` : ''
-  }</span></li>`;
+  }${changeable.has(item.uid) ? changeForm(item) : ''}</span></li>`;
 }
 
 /** The parts of a page, a day each, for the days that it can be asked about. */
@@ -44,7 +45,7 @@ export interface PageSections {
 
 /** Makes the parts of a published calendar's page: what takes long, once for each copy. */
 export async function pageSections(
-  copy: Pick<StoredCopy, 'text' | 'zone'>,
+  copy: Pick<StoredCopy, 'text' | 'zone' | 'allows'>,
   now: number,
 ): Promise<PageSections> {
   const zone = isKnownZone(copy.zone) ? copy.zone : 'UTC';
@@ -52,8 +53,9 @@ export async function pageSections(
   const file = await readCalendarFile(copy.text, { zone, now, newId: () => String(++id) });
   const first = today(copy, now) - BACK;
   const end = today(copy, now) + AHEAD;
+  const changeable = new Set(copy.allows?.changeable);
   const days = publishedDays(file.events, { first, end }, zone).map(({ day, items }) => {
-    const list = items.map((item) => itemMarkup(item, day)).join('');
+    const list = items.map((item) => itemMarkup(item, day, changeable)).join('');
     const head = `<h2 id="d${day}"><time datetime="${dateString(day)}">${dayText(day)}</time></h2>`;
     return [day, `<section aria-labelledby="d${day}">${head}<ul>${list}</ul></section>`] as const;
   });

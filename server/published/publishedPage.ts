@@ -1,5 +1,6 @@
 import { dateString } from '@/core/time/civil';
 import { escapeHtml, htmlPage } from '../htmlPage';
+import { addForm } from './handInForms';
 import { dayText, type PageSections } from './pageSections';
 import type { StoredCopy } from './publishedStore';
 
@@ -8,9 +9,10 @@ export const DAYS_SHOWN = 28;
 
 /** The page of a published calendar: four weeks from a day on, as plain text, made to be printed too. */
 export function publishedPage(
-  copy: Pick<StoredCopy, 'name' | 'zone' | 'updated'>,
+  copy: Pick<StoredCopy, 'name' | 'zone' | 'updated' | 'allows'>,
   sections: PageSections | undefined,
   first: number,
+  note = '',
 ): string {
   const end = first + DAYS_SHOWN;
   const link = (day: number, text: string) => `<a href="?from=${dateString(day)}">${text}</a>`;
@@ -26,6 +28,7 @@ export function publishedPage(
     body: `<h1>${escapeHtml(copy.name)}</h1>
 <p>${dayText(first)} to ${dayText(end - 1)}. Times of ${escapeHtml(copy.zone.replaceAll('_', ' '))}.</p>
 <nav aria-label="Other weeks">${link(first - DAYS_SHOWN, 'Four weeks before')}${link(end, 'Four weeks after')}</nav>
+${note === '' ? '' : `<p role="status"><strong>${escapeHtml(note)}</strong></p>`}${copy.allows ? addForm(copy.allows, dateString(first)) : ''}
 ${shown.join('\n') || `<p>${none}</p>`}
 <p><small>Last changed ${escapeHtml(new Date(copy.updated).toISOString().slice(0, 16).replace('T', ' '))} UTC</small></p>`,
   });

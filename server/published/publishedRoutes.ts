@@ -6,6 +6,7 @@ import type { PageStore } from './pageStore';
 import { DAYS_SHOWN, publishedPage } from './publishedPage';
 import { plainPageHeaders } from '../plainPageHeaders';
 import { Token } from '../secrets';
+import { type HandInStore, handInOf } from './handInStore';
 import { PublishedCopy, type PublishedStore, type StoreAnswer, TornCopyError } from './publishedStore';
 
 const STATUS: Record<StoreAnswer, number> = {
@@ -18,11 +19,23 @@ const STATUS: Record<StoreAnswer, number> = {
 
 const Change = PublishedCopy.extend({ key: Token });
 const Withdrawal = z.object({ key: Token });
+const Fetching = z.object({ key: Token, taken: z.array(z.string().max(100)).max(500) });
 
 const refuse = (response: Response, status: number, error: string) => response.status(status).json({ error });
 
-/** How the browser keeps its published copies: `PUT` and `DELETE /api/published/TOKEN`, each with the copy's key. */
-export function publishingRoutes(store: PublishedStore, pages: PageStore, now: () => number): Router {
+/** What keeps what is published: the copies, their pages, and what their readers hand in. */
+export interface Publishing {
+  readonly store: PublishedStore;
+  readonly pages: PageStore;
+  readonly handIns: HandInStore;
+  readonly now: () => number;
+}
+
+/**
+ * How the browser keeps its published copies: `PUT` and `DELETE /api/published/TOKEN`, and fetches what was handed in there:
+ * `POST /api/published/TOKEN/handed-in`, each with the copy's key.
+ */
+export function publishingRoutes({ store, pages, handIns, now }: Publishing): Router {
   const router = express.Router();
   router.use(express.json({ limit: '20mb' }));
   router.put('/:token', async (request, response) => {
@@ -34,10 +47,23 @@ export function publishingRoutes(store: PublishedStore, pages: PageStore, now: (
     }
     const { key, ...copy } = change.data;
     const answer = await store.put(token.data, key, copy, now(), request.ip);
+    if (answer === 'done' && copy.allows) await handIns.make(token.data, key, request.ip ?? '', now());
     response.status(STATUS[answer]).end();
     // Its page is made meanwhile: who asks for it waits for that.
     const kept = answer === 'done' ? await store.get(token.data) : undefined;
     if (kept) await pages.prepare(token.data, kept, now());
+  });
+  router.post('/:token/handed-in', async (request, response) => {
+    const token = Token.safeParse(request.params.token);
+    const fetching = Fetching.safeParse(request.body);
+    if (!token.success || !fetching.success) {
+      refuse(response, 400, 'this is no published calendar');
+      return;
+    }
+    const { key, taken } = fetching.data;
+    const items = await handIns.fetch(token.data, key, taken, request.ip ?? '', now());
+    if (typeof items === 'string') refuse(response, items === 'not-yours' ? 403 : 507, items);
+    else response.set('Cache-Control', 'no-store').json({ items });
   });
   router.delete('/:token', async (request, response) => {
     const token = Token.safeParse(request.params.token);
@@ -54,8 +80,21 @@ export function publishingRoutes(store: PublishedStore, pages: PageStore, now: (
   return router;
 }
 
-/** What others read at the secret address: `/p/TOKEN.ics` as a feed, and `/p/TOKEN` as a page that may stand in others. */
-export function publishedPages(store: PublishedStore, pages: PageStore, now: () => number): Router {
+/** What is said on a page after a form came. */
+const NOTES: Readonly<Record<string, string>> = {
+  kept: 'Handed in. It is entered when the calendar is next open with its owner.',
+  not: 'That could not be handed in: something is missing in it, or it may not be changed any more.',
+  full: 'Too much waits here already. Try again when the calendar’s owner has looked at it.',
+};
+
+/** A page with forms stands in no other page. */
+const formHeaders = plainPageHeaders("'self'", { hasForms: true });
+
+/**
+ * What others read at the secret address: `/p/TOKEN.ics` as a feed, and `/p/TOKEN` as a page that may stand in others. Where they
+ * may add and change, the page has forms for it, which come back to its address.
+ */
+export function publishedPages({ store, pages, handIns, now }: Publishing): Router {
   const router = express.Router();
   router.use(plainPageHeaders('*'));
   const copyOf = async (token: string) => {
@@ -71,6 +110,22 @@ export function publishedPages(store: PublishedStore, pages: PageStore, now: () 
     response.set({ 'Cache-Control': 'no-cache', 'Last-Modified': new Date(copy.updated).toUTCString() });
     response.type('text/calendar; charset=utf-8').send(copy.text);
   });
+  router.post(
+    '/:token',
+    express.urlencoded({ extended: false, limit: '16kb' }),
+    async (request, response, next) => {
+      const copy = await copyOf(request.params.token);
+      if (!copy?.allows) {
+        next();
+        return;
+      }
+      const handIn = handInOf(request.body, copy.allows, now());
+      const note = !handIn ? 'not' : (await handIns.add(request.params.token, handIn)) ? 'kept' : 'full';
+      const from = handIn && handIn.kind !== 'remove' ? handIn.entry.date : request.query.from;
+      const query = new URLSearchParams({ ...(typeof from === 'string' ? { from } : {}), note });
+      response.redirect(303, `/p/${request.params.token}?${query.toString()}`);
+    },
+  );
   router.get('/:token', async (request, response, next) => {
     const copy = await copyOf(request.params.token);
     if (!copy) {
@@ -82,7 +137,12 @@ export function publishedPages(store: PublishedStore, pages: PageStore, now: () 
     response.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' });
     const first = day ?? today(copy, now());
     const sections = await pages.sections(request.params.token, copy, first, first + DAYS_SHOWN, now());
-    response.type('html').send(publishedPage(copy, sections, first));
+    const send = () => {
+      const note = typeof request.query.note === 'string' ? NOTES[request.query.note] : undefined;
+      response.type('html').send(publishedPage(copy, sections, first, note));
+    };
+    if (copy.allows) formHeaders(request, response, send);
+    else send();
   });
   router.use(((error, _request, response, next) => {
     if (!(error instanceof TornCopyError)) return next(error);

@@ -5,6 +5,13 @@ import { NamedQueues } from '../queues';
 import { hashOf, sameHash, senderOf, Token, tokenOfFile } from '../secrets';
 import { isCutOff, ownFolder, writeWhole } from '../writeWhole';
 
+/** What the readers of a copy may hand in: entries for calendars, and changes of entries by the UIDs that they see. */
+export const Allowances = z.object({
+  calendars: z.array(z.object({ id: z.string().min(1).max(200), name: z.string().max(200) })).max(500),
+  changeable: z.array(z.string().max(500)).max(100_000),
+});
+export type Allowances = z.infer<typeof Allowances>;
+
 /** What the browser sends of a calendar that it publishes. */
 export const PublishedCopy = z.object({
   name: z.string().min(1).max(200),
@@ -12,6 +19,7 @@ export const PublishedCopy = z.object({
   zone: z.string().min(1).max(100),
   /** The calendar file (RFC 5545), reduced to what others may see. */
   text: z.string().max(20 * 1024 * 1024),
+  allows: Allowances.optional(),
 });
 export type PublishedCopy = z.infer<typeof PublishedCopy>;
 

@@ -11,7 +11,7 @@ export interface SectionLimits {
 export const SECTION_LIMITS: SectionLimits = { milliseconds: 60_000, megabytes: 1024 };
 
 export interface SectionsJob {
-  readonly copy: Pick<StoredCopy, 'text' | 'zone'>;
+  readonly copy: Pick<StoredCopy, 'text' | 'zone' | 'allows'>;
   readonly now: number;
 }
 
@@ -20,13 +20,13 @@ const BEGIN = `require('tsx/cjs/api').register(); require(${JSON.stringify(path.
 
 /** Makes the parts of a page in a thread of its own; undefined if that takes more time or memory than it may. */
 export function sectionsInWorker(
-  { copy: { text, zone }, now }: SectionsJob,
+  { copy: { text, zone, allows }, now }: SectionsJob,
   { milliseconds, megabytes }: SectionLimits = SECTION_LIMITS,
 ): Promise<PageSections | undefined> {
   return new Promise((resolve) => {
     const worker = new Worker(BEGIN, {
       eval: true,
-      workerData: { copy: { text, zone }, now } satisfies SectionsJob,
+      workerData: { copy: { text, zone, allows }, now } satisfies SectionsJob,
       execArgv: [],
       resourceLimits: { maxOldGenerationSizeMb: megabytes },
     });

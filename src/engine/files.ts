@@ -13,9 +13,8 @@ import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile'
 import { writeCalendarFile, type WrittenCalendar } from '@/core/interchange/icalendar/writeCalendarFile';
 import { readMail, type ReadMail } from '@/core/interchange/mail/readMail';
 import { type PublishedDay, publishedDays } from '@/core/interchange/published/publishedDays';
-import { publishedCopy } from '@/core/interchange/published/publishedEvents';
+import { type PublishedPart, publishedParts } from '@/core/interchange/published/publishedEvents';
 import { unzip, type Unpacked } from '@/core/interchange/unzip';
-import type { PublishedLevel } from '@/core/model/calendar';
 import { CalendarEvent } from '@/core/model/entry';
 import type { UsualReminders } from '@/core/model/reminder';
 import type { WorkingPattern } from '@/core/model/settings';
@@ -171,15 +170,9 @@ export class Files {
     return writeCalendarFile(embedAttachments({ events, files }), calendar, options);
   }
 
-  /** Writes a calendar as others see it at a level; occurrences that were moved to other calendars (`elsewhere`) are not there. */
-  publish(
-    events: readonly CalendarEvent[],
-    elsewhere: readonly CalendarEvent[],
-    name: string,
-    level: PublishedLevel,
-    daysOff: WrittenDaysOff,
-  ): string {
-    const { events: seen, taken } = publishedCopy(events, level, elsewhere);
+  /** Writes calendars as others see them, each at its level; occurrences that were moved to other calendars are not there. */
+  publish(parts: readonly PublishedPart[], name: string, daysOff: WrittenDaysOff): string {
+    const { events: seen, taken } = publishedParts(parts);
     const withoutHistory = { ids: taken, now: daysOff.now };
     const options = { daysOff: sourceOf(daysOff, false), withoutHistory };
     return writeCalendarFile(seen, { name, description: '' }, options);

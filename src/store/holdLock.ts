@@ -26,3 +26,7 @@ export function holdLock(
     .catch(() => undefined);
   return () => (letGo ? letGo() : abort.abort());
 }
+
+/** Does something under a lock of the browser: of several pages one at a time. Over plain http from another machine there is none. */
+export const underLock = async (name: string, task: () => Promise<void>): Promise<void> =>
+  typeof navigator.locks === 'undefined' ? task() : navigator.locks.request(name, task);

@@ -1,7 +1,7 @@
 export { type FilesFailure } from './attachmentFiles';
 export { openDatabase } from './database';
 export { followCollections } from './followCollections';
-export { holdLock } from './holdLock';
+export { holdLock, underLock } from './holdLock';
 export { NewerDataError } from './meta';
 export { meetingRooms } from './meetingRooms';
 export { newSecret } from './newSecret';

@@ -17,7 +17,7 @@ import type { Store, Turn } from './store';
  * The protocol of docs/decisions under chance: pages that open, commit, undo, fold and die at every await, in every order,
  * on a disk that fills up now and then. Whatever happens, what was said to be kept is kept, and all pages agree.
  */
-const SCHEDULES = Number(process.env.SCHEDULES ?? 2_000);
+const SCHEDULES = Number(process.env.SCHEDULES ?? 1_000);
 const MOST_PAGES = 3;
 
 /** What a page was told of a commit: it was kept, or taken back. */

@@ -85,6 +85,11 @@ export const SUMMARIES = [
   'people-merged',
   'people-removed',
   'busy-times-read',
+  'share-saved',
+  'handed-in-added',
+  'handed-in-changed',
+  'handed-in-removed',
+  'handed-in-refused',
   'guests-told',
   'nobody-told',
   'letter-read',
@@ -106,6 +111,8 @@ export const Summary = z.object({
   left: z.number().int().min(1).optional(),
   /** The calendar that something went to. */
   into: z.string().optional(),
+  /** Who did it, where that was somebody else. */
+  by: z.string().optional(),
 });
 export type Summary = z.infer<typeof Summary>;
 

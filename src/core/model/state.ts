@@ -13,6 +13,7 @@ import { PeriodSet } from './periodSet';
 import { Recipe } from './recipe';
 import { Person } from './person';
 import { Settings } from './settings';
+import { Share } from './share';
 import { TableColumns } from './tableColumns';
 import { ViewPreset } from './viewPreset';
 
@@ -102,6 +103,7 @@ export const COLLECTIONS = {
   recipes: { schema: Recipe, migrations: none, chunks: 1, isBackedUp: true, isContent: false },
   fineFindings: { schema: FineFinding, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   people: { schema: Person, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  shares: { schema: Share, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   busyTimes: { schema: BusyTimes, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
   invitations: { schema: Invitation, migrations: none, chunks: 4, isBackedUp: true, isContent: true },
   letters: { schema: Letter, migrations: none, chunks: 4, isBackedUp: false, isContent: true },

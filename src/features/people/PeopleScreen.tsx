@@ -9,6 +9,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space, WIDE } from '@/ui/theme/tokens';
 import { invitationWords } from '@/ui/words/invitations';
 import { peopleWords as said } from '@/ui/words/people';
+import { sharingWords } from '@/ui/words/sharing';
 import { FindTime } from './find/FindTime';
 import { FreeTimeNote } from './free/FreeTimeNote';
 import { WaitingList } from './invitations/WaitingList';
@@ -17,6 +18,8 @@ import { makeFromMail, PASTED } from './mail/mailDraft';
 import { PeopleList } from './PeopleList';
 import { PersonPage } from './PersonPage';
 import { PersonSheet } from './PersonSheet';
+import { SharesPage } from './sharing/SharesPage';
+import { SharingPage } from './sharing/SharingPage';
 import { useBusyTimes } from './useBusyTimes';
 import { type PeopleSide, usePeopleAddress } from './usePeopleAddress';
 import { usePeopleFiles } from './usePeopleFiles';
@@ -54,6 +57,10 @@ export function PeopleScreen() {
         return <FreeTimeNote key={attending.map(({ id }) => id).join()} people={attending} onClose={close} />;
       case 'waiting':
         return <WaitingPage key={shown.id} id={shown.id} onClose={close} />;
+      case 'shares':
+        return <SharesPage onShow={(id) => show({ side: { kind: 'sharing', id } })} onClose={close} />;
+      case 'sharing':
+        return <SharingPage key={shown.id} id={shown.id} onClose={close} />;
       case 'person': {
         const person = people.find(({ id }) => id === shown.id);
         return person ? (
@@ -61,6 +68,7 @@ export function PeopleScreen() {
             key={person.id}
             person={person}
             times={known.times.get(person.id)}
+            onShare={() => show({ side: { kind: 'sharing', id: person.id } })}
             onEdit={() => setEditing({ id: person.id })}
             onFind={() =>
               show(({ chosen: now }) => ({
@@ -84,6 +92,7 @@ export function PeopleScreen() {
         onFind={() => show({ side: { kind: 'finding' } })}
         onTell={() => show({ side: { kind: 'free' } })}
         onMail={() => makeFromMail(PASTED)}
+        onShares={() => show({ side: { kind: 'shares' } })}
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
       />
@@ -153,6 +162,7 @@ function PeopleTools({
   onFind,
   onTell,
   onMail,
+  onShares,
   onClear,
   isCompact,
 }: {
@@ -162,6 +172,7 @@ function PeopleTools({
   onFind: () => void;
   onTell: () => void;
   onMail: () => void;
+  onShares: () => void;
   onClear: () => void;
   /** Whether there is room for signs alone. */
   isCompact: boolean;
@@ -188,6 +199,12 @@ function PeopleTools({
         iconOnly={isCompact}
         label={invitationWords.fromMail.open}
         onPress={onMail}
+      />
+      <Button
+        icon="share-variant-outline"
+        iconOnly={isCompact}
+        label={sharingWords.open}
+        onPress={onShares}
       />
       {chosen.length === 0 ? (
         <>

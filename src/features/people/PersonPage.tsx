@@ -3,6 +3,7 @@ import { removePeople } from '@/core/change/peopleChanges';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
 import type { Occurrence } from '@/core/schedule/occurrence';
+import { accessOf } from '@/core/people/sharing/access';
 import { LATE, promptnessOf } from '@/core/people/invitations/promptness';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
@@ -25,19 +26,22 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { peopleWords as said } from '@/ui/words/people';
+import { sharingWords } from '@/ui/words/sharing';
 import { AvailabilityLanes } from './find/AvailabilityLanes';
 import { hueOf, initialsOf } from './personMark';
+import { shareSummary } from './sharing/shareSummary';
 
 interface PersonPageProps {
   person: Person;
   times: BusyTimes | undefined;
   onEdit: () => void;
   onFind: () => void;
+  onShare: () => void;
   onClose: () => void;
 }
 
 /** Somebody by themselves: what they let be seen, their day, and what is next and was last with them. */
-export function PersonPage({ person, times, onEdit, onFind, onClose }: PersonPageProps) {
+export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: PersonPageProps) {
   const { colours } = useTheme();
   const { store } = useOpenStore();
   const { commit, context } = useCommands();
@@ -103,7 +107,27 @@ export function PersonPage({ person, times, onEdit, onFind, onClose }: PersonPag
           : said.notRead}
       </AppText>
       <Answering person={person} />
+      {person.kind === 'colleague' ? <Shared person={person} onShare={onShare} /> : null}
       <WithThem person={person} />
+    </View>
+  );
+}
+
+/** What of one's own they see. */
+function Shared({ person, onShare }: { person: Person; onShare: () => void }) {
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const isActing = state.shares.get(person.id)?.acting !== undefined;
+  return (
+    <View style={styles.rows} role="group" aria-label={sharingWords.section}>
+      <TitleText level={3} size="body">
+        {sharingWords.section}
+      </TitleText>
+      <AppText size="small" tone="quiet">
+        {shareSummary(accessOf(state, person), state.calendars, isActing)}
+      </AppText>
+      <View style={styles.actions}>
+        <Button icon="share-variant-outline" label={sharingWords.choose(person.name)} onPress={onShare} />
+      </View>
     </View>
   );
 }

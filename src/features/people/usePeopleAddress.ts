@@ -9,6 +9,9 @@ export type PeopleSide =
   | { readonly kind: 'finding'; readonly about?: string | undefined }
   /** One of those that wait for a decision. */
   | { readonly kind: 'waiting'; readonly id: string }
+  /** Who sees what of one's own; and what a colleague or a group sees, by the id of the share. */
+  | { readonly kind: 'shares' }
+  | { readonly kind: 'sharing'; readonly id: string }
   /** One's own free times as text. */
   | { readonly kind: 'free' };
 
@@ -27,11 +30,16 @@ interface Parameters {
   readonly about?: string;
   readonly waits?: string;
   readonly free?: string;
+  readonly sees?: string;
 }
 
-function sideOf({ who, finding, about, waits, free }: Parameters): PeopleSide | undefined {
+/** What the address says where it is about all who see something. */
+const ALL = 'all';
+
+function sideOf({ who, finding, about, waits, free, sees }: Parameters): PeopleSide | undefined {
   if (finding) return { kind: 'finding', about: about || undefined };
   if (free) return { kind: 'free' };
+  if (sees) return sees === ALL ? { kind: 'shares' } : { kind: 'sharing', id: sees };
   if (waits) return { kind: 'waiting', id: waits };
   return who ? { kind: 'person', id: who } : undefined;
 }
@@ -42,11 +50,12 @@ const parametersOf = (side: PeopleSide | undefined) => ({
   about: side?.kind === 'finding' ? side.about : undefined,
   waits: side?.kind === 'waiting' ? side.id : undefined,
   free: side?.kind === 'free' ? '1' : undefined,
+  sees: side?.kind === 'sharing' ? side.id : side?.kind === 'shares' ? ALL : undefined,
 });
 
 /** Reads what People shows from the address, and changes it there. */
 export function usePeopleAddress() {
-  const { who, chosen, finding, about, waits, free } = useGlobalSearchParams();
+  const { who, chosen, finding, about, waits, free, sees } = useGlobalSearchParams();
   const router = useRouter();
   const text = JSON.stringify({
     who: one(who),
@@ -54,6 +63,7 @@ export function usePeopleAddress() {
     about: one(about),
     waits: one(waits),
     free: one(free),
+    sees: one(sees),
     chosen: one(chosen),
   });
   // Of quick presses the second comes before the address has followed the first: each goes on from what the one before made.

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { saveCalendar } from '@/core/change/calendarChanges';
 import { type ChangeContext, makePatch, type Patch } from '@/core/change/patch';
@@ -28,15 +28,18 @@ import { Button } from '@/ui/primitives/Button';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, space } from '@/ui/theme/tokens';
-import { webStyle } from '@/ui/web';
+import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
-import { publishedText, pushCalendar, withdraw } from './publishClient';
+import { CopiedText } from './CopiedText';
+import { copyOfCalendar, textOf } from './copies';
+import { pushCopy, withdraw } from './publishClient';
 
 const said = exchangeWords.publish;
 /** How many days "as others see it" shows. */
 const SHOWN_DAYS = 14;
+/** The address of what is only looked at. */
+const NOWHERE = { token: '', key: '' };
 
 /** Publishes a calendar at a level, shows it as others see it, and renews or withdraws its address. */
 export function PublishSheet({ calendarId, onClose }: { calendarId: string; onClose: () => void }) {
@@ -56,7 +59,9 @@ function Opened({ calendar, onClose }: { calendar: Calendar; onClose: () => void
   const keep = async (next: Publication | undefined) => {
     setIsBusy(true);
     const state = () => store.getSnapshot().state;
-    const pushed = !next || (await pushCalendar(state(), calendar, next, context().now)) === 'done';
+    const pushed =
+      !next ||
+      (await pushCopy(state(), copyOfCalendar(calendar, next, next.level), context().now)) === 'done';
     const old = publication && publication.token !== next?.token ? publication : undefined;
     const done = pushed && (old === undefined || (await withdraw(old)));
     setIsBusy(false);
@@ -194,47 +199,18 @@ function Addresses({ publication, name }: { publication: Publication; name: stri
   const snippet = `<iframe src="${page}" title="${title}" width="480" height="640"></iframe>`;
   return (
     <View style={styles.addresses}>
-      <Copied label={said.address} text={page}>
+      <CopiedText label={said.address} text={page}>
         <Button
           icon="open-in-new"
           label={said.open}
           onPress={() => window.open(shown, '_blank', 'noopener')}
         />
-      </Copied>
-      <Copied label={said.feedAddress} text={`${page}.ics`} />
-      <Copied label={said.snippet} text={snippet} />
+      </CopiedText>
+      <CopiedText label={said.feedAddress} text={`${page}.ics`} />
+      <CopiedText label={said.snippet} text={snippet} />
       <AppText size="small" tone="quiet">
         {/^(localhost|127\.|\[::1\])/.test(window.location.hostname) ? said.local : said.renewHint}
       </AppText>
-    </View>
-  );
-}
-
-/** A text to copy, in full. */
-function Copied({ label, text, children }: { label: string; text: string; children?: ReactNode }) {
-  const { colours } = useTheme();
-  const [isCopied, setIsCopied] = useState(false);
-  return (
-    <View role="group" aria-label={label} style={styles.copied}>
-      <AppText size="small" tone="quiet">
-        {label}
-      </AppText>
-      <AppText
-        size="small"
-        selectable
-        style={[styles.text, webStyle({ overflowWrap: 'anywhere' }), { backgroundColor: colours.page }]}
-      >
-        {text}
-      </AppText>
-      <View style={styles.actions}>
-        <Button
-          icon="content-copy"
-          label={said.copy(label.toLowerCase())}
-          shown={isCopied ? said.copied : words.actions.copy}
-          onPress={() => void navigator.clipboard.writeText(text).then(() => setIsCopied(true))}
-        />
-        {children}
-      </View>
     </View>
   );
 }
@@ -250,7 +226,9 @@ function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: Publish
       // What is shown is read from the very file that others get.
       const { state } = store.getSnapshot();
       const now = clock();
-      const bytes = new TextEncoder().encode(await publishedText(state, calendar, level, now));
+      const bytes = new TextEncoder().encode(
+        await textOf(state, copyOfCalendar(calendar, NOWHERE, level), now),
+      );
       const read = await calendarFiles().read(
         bytes,
         { zone: homeZone, now, calendars: [] },
@@ -294,9 +272,6 @@ function AsOthersSeeIt({ calendar, level }: { calendar: Calendar; level: Publish
 
 const styles = StyleSheet.create({
   addresses: { gap: space(3) },
-  copied: { gap: space(1) },
-  text: { padding: space(2), borderRadius: corner },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   preview: { gap: space(2), borderTopWidth: hairline, paddingTop: space(3) },
   day: { gap: space(1) },
   item: { flexDirection: 'row', gap: space(3) },

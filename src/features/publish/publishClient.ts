@@ -1,7 +1,7 @@
-import type { Calendar, Publication, PublishedLevel } from '@/core/model/calendar';
+import type { Calendar, Publication } from '@/core/model/calendar';
+import type { SecretAddress } from '@/core/model/share';
 import type { State } from '@/core/model/state';
-import { writtenDaysOff } from '@/features/interchange';
-import { calendarFiles } from '@/store';
+import { allowedIn, type Copy, textOf } from './copies';
 
 async function ask(method: 'PUT' | 'DELETE', token: string, body: object): Promise<number> {
   try {
@@ -16,44 +16,25 @@ async function ask(method: 'PUT' | 'DELETE', token: string, body: object): Promi
   }
 }
 
-/** A calendar's entries as the file that others get at a level. */
-export function publishedText(
-  state: State,
-  calendar: Pick<Calendar, 'id' | 'name'>,
-  level: PublishedLevel,
-  now: number,
-): Promise<string> {
-  const events = [...state.entries.values()].filter(({ calendarId }) => calendarId === calendar.id);
-  const ids = new Set(events.map(({ id }) => id));
-  const elsewhere = [...state.entries.values()].filter(
-    ({ calendarId, seriesId }) => calendarId !== calendar.id && seriesId !== undefined && ids.has(seriesId),
-  );
-  return calendarFiles().publish(events, elsewhere, calendar.name, level, writtenDaysOff(state, events, now));
-}
-
 /** What the server made of a push: its address may have been withdrawn for good. */
 export type Pushed = 'done' | 'withdrawn' | 'failed';
 
-/** Sends what is published of a calendar to the server. */
-export async function pushCalendar(
-  state: State,
-  calendar: Pick<Calendar, 'id' | 'name'>,
-  publication: Publication,
-  now: number,
-): Promise<Pushed> {
-  if (withdrawnHere.has(publication.token)) return 'withdrawn';
-  const text = await publishedText(state, calendar, publication.level, now);
+/** Sends a copy to the server. */
+export async function pushCopy(state: State, copy: Copy, now: number): Promise<Pushed> {
+  const { token, key } = copy.address;
+  if (withdrawnHere.has(token)) return 'withdrawn';
+  const text = await textOf(state, copy, now);
   const zone = state.settings.get('settings')?.homeZone ?? 'UTC';
-  const { token, key } = publication;
-  const status = await ask('PUT', token, { key, name: calendar.name, zone, text });
+  const allows = allowedIn(state, copy);
+  const status = await ask('PUT', token, { key, name: copy.name, zone, text, ...(allows ? { allows } : {}) });
   return status === 204 ? 'done' : status === 410 ? 'withdrawn' : 'failed';
 }
 
 /** Addresses that this page has withdrawn, or is about to. */
 const withdrawnHere = new Set<string>();
 
-/** Takes a published calendar off the server; whether it is gone. */
-export async function withdraw({ token, key }: Publication): Promise<boolean> {
+/** Takes a copy off the server; whether it is gone. */
+export async function withdraw({ token, key }: Pick<SecretAddress, 'token' | 'key'>): Promise<boolean> {
   withdrawnHere.add(token);
   const isGone = (await ask('DELETE', token, { key })) === 204;
   if (!isGone) withdrawnHere.delete(token);
@@ -61,5 +42,5 @@ export async function withdraw({ token, key }: Publication): Promise<boolean> {
 }
 
 /** Takes a calendar off the server if it is published; whether nothing of it is there any more. */
-export const withdrawn = async ({ publication }: Calendar): Promise<boolean> =>
-  publication === undefined || (await withdraw(publication));
+export const withdrawn = async ({ publication }: Pick<Calendar, 'publication'>): Promise<boolean> =>
+  publication === undefined || (await withdraw(publication satisfies Publication));

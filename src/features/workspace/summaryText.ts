@@ -5,8 +5,8 @@ import { lengthText } from '@/ui/dates';
 import { words } from '@/ui/words';
 
 /** What a patch did, in words. */
-export function summaryText({ what, count, name, dropped, left, into }: Summary): string {
-  const said = words.summaries[what](count, name || words.entry.noTitle, into ?? '');
+export function summaryText({ what, count, name, dropped, left, into, by }: Summary): string {
+  const said = words.summaries[what](count, name || words.entry.noTitle, into ?? '', by ?? '');
   const further = [dropped ? words.droppedChanges(dropped) : '', left ? words.leftOut(left) : ''];
   return [said, ...further.filter(Boolean)].join('. ');
 }

@@ -42,6 +42,7 @@ export const backupWords = {
     fineFindings: 'Findings that are fine',
     people: 'People and rooms',
     invitations: 'Invitations',
+    shares: 'Who sees what',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

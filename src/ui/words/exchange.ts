@@ -43,7 +43,18 @@ export const exchangeWords = {
     upToDate: 'The feed has nothing new.',
     changed: (count: number) => `The feed brought ${plural(count, 'change')}.`,
   },
+  handedIn: {
+    refused: (name: string, why: 'not-allowed' | 'changed-meanwhile' | 'impossible') =>
+      ({
+        'not-allowed': `${name} wanted to change something and may not. Nothing was changed.`,
+        'changed-meanwhile': `${name} wanted to change an entry that is not there any more, or not at that time.`,
+        impossible: `${name} wanted an entry that can’t be. Nothing was changed.`,
+      })[why],
+    several: (done: number, refused: number) =>
+      `${plural(done, 'change', 'changes')} of colleagues came in${refused > 0 ? `, ${refused} could not be made` : ''}`,
+  },
   publish: {
+    someone: 'A calendar',
     renewed: (name: string) => `“${name}” is published again, at a new address. The old one stays withdrawn.`,
     title: (name: string) => `Publish ${name}`,
     action: 'Publish',

@@ -2,10 +2,11 @@ import type { CalendarEvent } from '../../model/entry';
 import { daysOf, type Occurrence } from '../../schedule/occurrence';
 import { dayWindow, OccurrenceIndex } from '../../schedule/occurrenceIndex';
 
-/** An occurrence on one day of a published calendar, with its notes. */
+/** An occurrence on one day of a published calendar, with its notes, and the UID that its readers see. */
 export interface PublishedItem {
   readonly occurrence: Occurrence;
   readonly notes: string;
+  readonly uid: string;
 }
 
 /** A day of a published calendar on which there is something. */
@@ -28,10 +29,10 @@ export function publishedDays(
   const days = new Map<number, PublishedItem[]>();
   for (const occurrence of occurrences) {
     const { first, end } = daysOf(occurrence);
-    const notes = index.get(occurrence.entryId)?.notes ?? '';
+    const { notes = '', uid = '' } = index.get(occurrence.entryId) ?? {};
     for (let day = Math.max(first, range.first); day < Math.min(end, range.end); day++) {
       const items = days.get(day) ?? [];
-      items.push({ occurrence, notes });
+      items.push({ occurrence, notes, uid });
       days.set(day, items);
     }
   }

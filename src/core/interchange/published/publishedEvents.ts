@@ -14,6 +14,10 @@ export interface PublishedCopy {
 /** A UID may say where an entry came from: what is not open gets another, its exceptions the same. */
 const coverUid = (id: string): string => `${id}@published.orderly-week`;
 
+/** Under which UID an entry that is seen is found at a level; an occurrence is found under that of its series. */
+export const seenUid = (head: Pick<CalendarEvent, 'id' | 'uid'>, level: PublishedLevel): string =>
+  level === 'everything' ? head.uid : coverUid(head.id);
+
 /** The depths, each with those that show less. */
 const DEPTHS = ['busy', 'titles', 'everything'] as const satisfies readonly PublishedLevel[];
 
@@ -42,23 +46,25 @@ const atLevel = (event: CalendarEvent, level: PublishedLevel): CalendarEvent =>
  * Reminders and attached files stay here.
  *
  * @param elsewhere changed occurrences of the calendar's series that were moved to other calendars: they are not here
+ * @param withPrivate whether private ones are seen as open ones are: by who acts for the person
  */
 export function publishedCopy(
   events: readonly CalendarEvent[],
   level: PublishedLevel,
   elsewhere: readonly CalendarEvent[] = [],
+  withPrivate = false,
 ): PublishedCopy {
   const byId = new Map(events.map((event) => [event.id, event]));
   const masterOf = (event: CalendarEvent) =>
     event.seriesId === undefined ? undefined : byId.get(event.seriesId);
   const levelOf = (event: CalendarEvent): PublishedLevel =>
-    event.classification === 'public' && (masterOf(event)?.classification ?? 'public') === 'public'
+    withPrivate ||
+    (event.classification === 'public' && (masterOf(event)?.classification ?? 'public') === 'public')
       ? level
       : 'busy';
   const isShown = (event: CalendarEvent): boolean =>
     event.status !== 'cancelled' && (levelOf(event) !== 'busy' || event.availability !== 'free');
-  const uidOf = (head: CalendarEvent): string =>
-    levelOf(head) === 'everything' ? head.uid : coverUid(head.id);
+  const uidOf = (head: CalendarEvent): string => seenUid(head, levelOf(head));
 
   const leftOut = new Map<string, CalendarEvent[]>();
   const leaveOut = (event: CalendarEvent) => {
@@ -95,3 +101,32 @@ export function publishedCopy(
 export const publishedEvents = (events: readonly CalendarEvent[], level: PublishedLevel): CalendarEvent[] => [
   ...publishedCopy(events, level).events,
 ];
+
+/** A calendar's part in what somebody sees of several. */
+export interface PublishedPart {
+  readonly events: readonly CalendarEvent[];
+  /** Changed occurrences of its series that were moved to other calendars. */
+  readonly elsewhere: readonly CalendarEvent[];
+  readonly level: PublishedLevel;
+  readonly withPrivate?: boolean;
+}
+
+/** What others see of several calendars, each at its own level. Where a UID is in more than one, only the first keeps it. */
+export function publishedParts(parts: readonly PublishedPart[]): PublishedCopy {
+  const taken = new Set<string>();
+  const uids = new Set<string>();
+  const events = parts.flatMap(({ events: own, elsewhere, level, withPrivate }) => {
+    const copy = publishedCopy(own, level, elsewhere, withPrivate);
+    for (const id of copy.taken) taken.add(id);
+    const heads = new Map<string, string>();
+    for (const { uid, id, seriesId } of copy.events)
+      if (uids.has(uid) && (seriesId === undefined || !heads.has(uid))) heads.set(uid, seriesId ?? id);
+    const seen = copy.events.map((event) => {
+      const head = heads.get(event.uid);
+      return head === undefined ? event : { ...event, uid: coverUid(head) };
+    });
+    for (const { uid } of seen) uids.add(uid);
+    return seen;
+  });
+  return { events, taken };
+}

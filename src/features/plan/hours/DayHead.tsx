@@ -28,7 +28,8 @@ interface DayHeadProps {
   index: number;
   isToday: boolean;
   load: DayLoad | undefined;
-  working: WorkingDay;
+  /** When and where one works; undefined where that is nobody's business. */
+  working: WorkingDay | undefined;
   width: number;
   /** A second calendar system whose date stands under the first. */
   system: string | undefined;
@@ -53,17 +54,17 @@ export const DayHead = memo(function DayHead({
 }: DayHeadProps) {
   const { colours } = useTheme();
   const share = load && load.working > 0 ? Math.min(1, load.booked / load.working) : 0;
-  const isDayOff = working.spans.length === 0;
+  const isDayOff = working?.spans.length === 0;
   const said = isDayOff
     ? words.plan.dayOff
     : [
         load && words.plan.dayLoad(lengthText(load.booked * MINUTE), lengthText(load.working * MINUTE)),
-        words.plan.place[working.place],
+        working && words.plan.place[working.place],
       ]
         .filter(Boolean)
         .join(', ');
   const hours = load && load.booked > 0 ? lengthText(load.booked * MINUTE) : '';
-  const place = words.plan.placeInShort[working.place];
+  const place = working ? words.plan.placeInShort[working.place] : '';
   // What has no room beside the hours is left out whole; it is read out all the same.
   const inShort = isDayOff
     ? words.plan.dayOff

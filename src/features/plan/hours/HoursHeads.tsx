@@ -13,11 +13,13 @@ export function HoursHeads({
   view,
   hours: { columns, days, rails, columnWidth },
   zone,
+  isOthers,
   onOpenDay,
 }: {
   view: GridView;
   hours: HoursLayout;
   zone: string;
+  isOthers: boolean;
   onOpenDay: (day: number) => void;
 }) {
   const { workingPattern, homeZone, secondCalendarSystem } = useSettings();
@@ -38,7 +40,7 @@ export function HoursHeads({
                 isToday={day === today}
                 // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
                 load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
-                working={workingDay(workingPattern, day)}
+                working={isOthers ? undefined : workingDay(workingPattern, day)}
                 width={columnWidth}
                 system={secondCalendarSystem}
                 isLow={isLow}

@@ -25,6 +25,8 @@ interface HoursViewProps extends Pick<
   'address' | 'answer' | 'calendars' | 'draftCalendar' | 'draft' | 'selectedKeys' | 'actions' | 'onOpenDay'
 > {
   columns: readonly HoursColumn[];
+  /** Whether it stands for what somebody else sees: where one works is not said in it. */
+  isOthers?: boolean;
 }
 
 /** Days side by side with their hours down: heads, ribbons, and cards in columns. */
@@ -34,6 +36,7 @@ export function HoursView({
   draft,
   draftCalendar,
   actions,
+  isOthers = false,
   onOpenDay,
   ...shown
 }: HoursViewProps) {
@@ -81,7 +84,7 @@ export function HoursView({
         if (!onKey(event)) onCardKey(event);
       }}
     >
-      <HoursHeads view={view} hours={hours} zone={zone} onOpenDay={onOpenDay} />
+      <HoursHeads view={view} hours={hours} zone={zone} isOthers={isOthers} onOpenDay={onOpenDay} />
       <RibbonRows {...parts} weekNumbers={weekNumbers} />
       <ScrollView
         ref={viewRef<ScrollView>(scroller)}

@@ -96,6 +96,15 @@ export const changesWords = {
     'people-removed': (count: number, name: string) =>
       count === 1 ? `${name} taken out` : `${count} people and rooms taken out`,
     'busy-times-read': (count: number) => `Busy times read: ${count}`,
+    'share-saved': (count: number, name: string) =>
+      name === '' ? `Addresses for ${count}` : `What ${name} may see is kept`,
+    'handed-in-added': (_count: number, name: string, _into: string, by: string) => `${by} added “${name}”`,
+    'handed-in-changed': (_count: number, name: string, _into: string, by: string) =>
+      `${by} changed “${name}”`,
+    'handed-in-removed': (_count: number, name: string, _into: string, by: string) =>
+      `${by} put “${name}” in the bin`,
+    'handed-in-refused': (_count: number, _name: string, _into: string, by: string) =>
+      `Something that ${by} wanted could not be done`,
     'guests-told': (count: number, name: string) => `“${name}”: ${count} told`,
     'nobody-told': (_count: number, name: string) => `“${name}”: nobody told`,
     'letter-read': (_count: number, name: string) => `Mail about “${name}”`,
