@@ -2,7 +2,7 @@ import type { Occurrence } from '../schedule/occurrence';
 
 /** What of an occurrence its look follows from. */
 export type Seen = Pick<Occurrence, 'availability' | 'status'> &
-  Partial<Pick<Occurrence, 'colour' | 'categories' | 'ownAnswer'>>;
+  Partial<Pick<Occurrence, 'colour' | 'categories' | 'ownAnswer' | 'isOutlined'>>;
 
 /** How an occurrence looks wherever it is drawn: on cards, in bars, on paper. */
 export interface Appearance {
@@ -27,9 +27,13 @@ export const ownColourOf = (
     ? undefined
     : categories?.map((name) => categoryColours.get(name)).find((found) => found !== undefined));
 
-/** What the availability of an occurrence makes of its ground. An invitation that was not answered, or declined, is an outline alone. */
-export const paperOf = ({ availability, status, ownAnswer }: Seen): Appearance['paper'] =>
+/**
+ * What the availability of an occurrence makes of its ground. An invitation that was not answered, or declined, is an outline alone,
+ * and so is a colleague's time that stands over one's own.
+ */
+export const paperOf = ({ availability, status, ownAnswer, isOutlined }: Seen): Appearance['paper'] =>
   availability === 'free' ||
+  isOutlined ||
   status === 'cancelled' ||
   ownAnswer === 'needs-action' ||
   ownAnswer === 'declined'

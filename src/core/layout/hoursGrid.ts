@@ -3,10 +3,11 @@ import type { ClockChange } from '../time/clockChange';
 import { type ColumnRoom, type DayCard, type DayLayout, type HoursScale, layoutDay } from './hours';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
-/** A column of the hours: a day, or one calendar's part of it. */
+/** A column of the hours: a day, one calendar's or colleague's part of it, or what of it is one's own. */
 export interface HoursColumn {
   readonly day: number;
   readonly calendarId?: string;
+  readonly isOwn?: boolean;
 }
 
 /** What a column shows: its cards, and the entry of whole days that takes it, if one does. */
@@ -22,13 +23,15 @@ export interface HoursGridLayout {
   readonly ribbonRows: number;
 }
 
-const isIn = (occurrence: Occurrence, { calendarId }: HoursColumn): boolean =>
-  calendarId === undefined || occurrence.calendarId === calendarId;
+const isIn = (occurrence: Occurrence, { calendarId, isOwn }: HoursColumn): boolean =>
+  calendarId === undefined
+    ? !isOwn || occurrence.personId === undefined
+    : occurrence.calendarId === calendarId;
 
 /** Ribbons over the days, or, where each column is a calendar, in the column of theirs. */
 function ribbonsOver(occurrences: readonly Occurrence[], columns: readonly HoursColumn[]): Ribbon[] {
   const whole = occurrences.filter(isRibbon);
-  if (columns.every(({ calendarId }) => calendarId === undefined))
+  if (columns.every(({ calendarId, isOwn }) => calendarId === undefined && !isOwn))
     return layoutRibbons(
       whole,
       columns.map(({ day }) => day),
@@ -63,7 +66,9 @@ export function layoutHoursGrid(
         const { first, end } = daysOf(occurrence);
         return first <= day && day < end && isIn(occurrence, column);
       });
-      const washing = own.find((occurrence) => isRibbon(occurrence) && takesTime(occurrence));
+      const washing = own.find(
+        (occurrence) => isRibbon(occurrence) && takesTime(occurrence) && !occurrence.isOutlined,
+      );
       return { day, washing, ...layoutDay(own, day, scale, changes[index], room) };
     }),
   };

@@ -50,6 +50,8 @@ const looks: fc.Arbitrary<Look> = fc.record({
   fadePast: fc.boolean(),
   showCancelled: fc.boolean(),
   hidden: names,
+  colleagues: names,
+  colleaguesOver: fc.boolean(),
   filter,
 });
 

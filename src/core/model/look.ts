@@ -43,6 +43,9 @@ export type EntryFilter = z.infer<typeof EntryFilter>;
 /** The filter that lets everything through. */
 export const NO_FILTER: EntryFilter = { categories: [], availabilities: [], classifications: [], text: '' };
 
+/** So many colleagues stand in Plan at the most. */
+export const MOST_COLLEAGUES = 12;
+
 /** How Plan looks at the calendar, whatever the day. */
 export const Look = z.object({
   view: z.enum(VIEWS),
@@ -61,6 +64,9 @@ export const Look = z.object({
   fadePast: z.boolean(),
   showCancelled: z.boolean(),
   hidden: z.array(z.string()),
+  /** Colleagues whose times are shown, by their ids, and whether over one's own rather than beside it. */
+  colleagues: z.array(z.string()).max(MOST_COLLEAGUES).default([]),
+  colleaguesOver: z.boolean().default(false),
   filter: EntryFilter,
   /** The zone that the hours are shown in, where it is not the home zone. */
   zone: z.string().optional(),
@@ -83,5 +89,7 @@ export const initialLook: Omit<Look, 'view'> = {
   fadePast: false,
   showCancelled: true,
   hidden: [],
+  colleagues: [],
+  colleaguesOver: false,
   filter: NO_FILTER,
 };

@@ -8,6 +8,7 @@ import {
   LANE_MODES,
   type Look,
   MEETING_KINDS,
+  MOST_COLLEAGUES,
   NO_FILTER,
   PEOPLE_KINDS,
   RECURRING_KINDS,
@@ -87,6 +88,11 @@ const LOOK_CODECS: CodecsOf<Omit<Look, 'filter'>> = {
   fadePast: flag('fade', initialLook.fadePast),
   showCancelled: flag('cancelled', initialLook.showCancelled),
   hidden: list('hide'),
+  colleagues: {
+    ...list('with'),
+    read: (text) => list('with').read(text)?.slice(0, MOST_COLLEAGUES),
+  },
+  colleaguesOver: flag('over', initialLook.colleaguesOver),
   zone: words('zone'),
   periodSetId: words('periods'),
 };

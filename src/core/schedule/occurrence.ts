@@ -43,6 +43,9 @@ export interface Occurrence {
   readonly categories?: readonly string[] | undefined;
   /** Of whole days that were hours before: how long it was. */
   readonly timedMinutes?: number | undefined;
+  /** Of a colleague's time: whose it is, and whether it stands over one's own as an outline. */
+  readonly personId?: string | undefined;
+  readonly isOutlined?: boolean | undefined;
 }
 
 /** What a view draws of an event at given instants, under the id of its series where that is another. */

@@ -8,7 +8,13 @@ export { Editor } from '@/features/editor';
 export { FeedHost } from '@/features/feeds';
 export { ExportSheet, ImportSheet } from '@/features/interchange/later';
 export { MessageHost } from '@/features/messages';
-export { EntryInvitation, InvitationHost, PeopleScreen } from '@/features/people';
+export {
+  ColleagueHost,
+  ColleaguesSheet,
+  EntryInvitation,
+  InvitationHost,
+  PeopleScreen,
+} from '@/features/people';
 export { NewVersionLine } from '@/features/offline';
 export { PresetsSheet } from '@/features/plan/later';
 export { PublishHost } from '@/features/publish';

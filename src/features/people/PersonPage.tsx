@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { removePeople } from '@/core/change/peopleChanges';
 import type { BusyTimes } from '@/core/model/busyTimes';
@@ -79,6 +80,7 @@ export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: 
       {person.notes === '' ? null : <AppText>{person.notes}</AppText>}
       <View style={styles.actions}>
         <Button kind="primary" label={said.findTitle} onPress={onFind} />
+        <ShowInPlan person={person} />
         <Button icon="pencil-outline" label={said.edit} onPress={onEdit} />
         <Button icon="delete-outline" label={said.remove} onPress={takeOut} />
       </View>
@@ -129,6 +131,18 @@ function Shared({ person, onShare }: { person: Person; onShare: () => void }) {
         <Button icon="share-variant-outline" label={sharingWords.choose(person.name)} onPress={onShare} />
       </View>
     </View>
+  );
+}
+
+/** Has their times stand in Plan. */
+function ShowInPlan({ person: { id } }: { person: Person }) {
+  const router = useRouter();
+  return (
+    <Button
+      icon="view-week-outline"
+      label={said.showInPlan}
+      onPress={() => router.push({ pathname: '/', params: { view: 'day', with: id } })}
+    />
   );
 }
 

@@ -1,4 +1,6 @@
 export { EntryInvitation } from './invitations/EntryInvitation';
+export { ColleagueHost } from './plan/ColleagueHost';
+export { ColleaguesSheet } from './plan/ColleaguesSheet';
 export { GuestsField } from './GuestsField';
 export { InvitationHost } from './invitations/InvitationHost';
 export { InvitationSettings } from './invitations/InvitationSettings';

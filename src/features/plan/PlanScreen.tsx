@@ -8,7 +8,16 @@ import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
-import { DraftBar, sideOf, useCommands, usePlanAddress, useWorkspace, workspace } from '@/features/workspace';
+import {
+  DraftBar,
+  sideOf,
+  useColleagues,
+  useCommands,
+  usePlanAddress,
+  useWorkspace,
+  withColleagues,
+  workspace,
+} from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
 import {
   type DaysAnswer,
@@ -24,6 +33,7 @@ import {
 } from '@/store';
 import { later } from '@/ui/later';
 import { PartBoundary } from '@/ui/PartBoundary';
+import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
@@ -52,6 +62,7 @@ import { ViewState } from './ViewState';
 import type { Calendar } from '@/core/model/calendar';
 
 const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
+const colleagueHost = later(() => import('@/features/later').then((module) => module.ColleagueHost));
 export const preloadPanels = (): Promise<unknown> =>
   Promise.all([preloadSides(), planMenu.fetchAhead(), preloadList()]);
 
@@ -143,6 +154,18 @@ function Plan() {
   useWriteAtStart(keyActions.focusLine);
   useSwipe(view as unknown as React.RefObject<HTMLElement | null>, address.view, actions.step);
 
+  const colleagues = useColleagues();
+  const showsThem = VIEW_DESCRIPTORS[address.view].hasHours || address.view === 'lanes';
+  const inView = useMemo(
+    () =>
+      showsThem
+        ? {
+            answer: withColleagues(answer, colleagues, hidden),
+            calendars: [...calendars, ...colleagues.calendars],
+          }
+        : { answer, calendars },
+    [showsThem, answer, colleagues, calendars, hidden],
+  );
   const draftFields = editing?.fields ?? lineDraft;
   const draft = useMemo(
     () => (draftFields ? draftGhost(draftFields, editing?.target, calendars, zone) : null),
@@ -166,10 +189,10 @@ function Plan() {
       )}
       {chipsFolded && !isLow ? null : (
         <ChipRow
-          calendars={calendars}
+          calendars={showsThem ? inView.calendars : calendars}
           hidden={hidden}
           asksItself={asksItself}
-          answer={answer}
+          answer={inView.answer}
           hide={hide}
           toolsInTitle={toolsInTitle}
           wide={wide}
@@ -218,6 +241,13 @@ function Plan() {
           today={today}
         />
         {isLow ? null : rowsAbove}
+        {address.colleagues.length > 0 ? (
+          <PartBoundary name={words.look.colleagues}>
+            <Suspense fallback={null}>
+              <colleagueHost.Later address={address} days={shown} isShown={showsThem} />
+            </Suspense>
+          </PartBoundary>
+        ) : null}
         <View
           ref={view}
           testID="plan-view"
@@ -237,9 +267,9 @@ function Plan() {
               address={address}
               days={days}
               range={range}
-              answer={answer}
+              answer={inView.answer}
               options={options}
-              calendars={calendars}
+              calendars={inView.calendars}
               draftCalendar={target}
               draft={draft}
               selectedKeys={selected}
@@ -333,6 +363,14 @@ function ChipRow({
         hidden={hidden}
         minutes={asksItself ? undefined : answer?.calendarMinutes}
         onHiddenChange={hide}
+      />
+      <Button
+        icon="account-group-outline"
+        iconOnly
+        kind="quiet"
+        label={words.look.colleagues}
+        selected={address.colleagues.length > 0}
+        onPress={() => workspace.openSheet('colleagues')}
       />
       {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
     </View>

@@ -11,6 +11,7 @@ const look = later(() => import('./tools/LookSheet').then((module) => module.Loo
 const filter = later(() => import('./filter/FilterSheet').then((module) => module.FilterSheet));
 const presets = later(() => import('@/features/later').then((module) => module.PresetsSheet));
 const exportSheet = later(() => import('@/features/later').then((module) => module.ExportSheet));
+const colleagues = later(() => import('@/features/later').then((module) => module.ColleaguesSheet));
 const goTo = later(() => import('./goto/GoToSheet').then((module) => module.GoToSheet));
 export const preloadSheets = (): Promise<unknown> =>
   Promise.all([
@@ -27,6 +28,9 @@ export const PlanSheets = memo(function PlanSheets(props: PlanSheetProps) {
       {sheet === 'look' ? <look.Later {...props} /> : null}
       {sheet === 'filter' ? <filter.Later {...props} /> : null}
       {sheet === 'presets' ? <presets.Later {...props} /> : null}
+      {sheet === 'colleagues' ? (
+        <colleagues.Later address={props.address} onClose={() => workspace.openSheet(null)} />
+      ) : null}
       {sheet === 'export' ? (
         <exportSheet.Later
           look={{

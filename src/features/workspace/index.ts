@@ -1,5 +1,13 @@
 export { type Commands, useCommands } from './useCommands';
 export { agoText, failureText, summaryText } from './summaryText';
+export {
+  type Colleagues,
+  isColleagueLane,
+  NO_COLLEAGUES,
+  showColleagues,
+  useColleagues,
+  withColleagues,
+} from './colleagues';
 export { DraftBar } from './DraftBar';
 export { keepDrafts } from './keptDrafts';
 export { useFolding } from './useFolding';

@@ -82,7 +82,7 @@ interface Workspace {
 }
 
 /** What Plan opens sheets for. */
-export type PlanSheet = 'look' | 'filter' | 'presets' | 'goto' | 'export';
+export type PlanSheet = 'look' | 'filter' | 'presets' | 'goto' | 'export' | 'colleagues';
 
 export const useWorkspace = create<Workspace>()(() => ({
   selected: [],

@@ -125,6 +125,7 @@ export const peopleWords = {
   nothingWith: 'Nothing with them.',
   today: 'Today',
   findTitle: 'Find a time',
+  showInPlan: 'Show in Plan',
   with: 'With',
   optional: (name: string) => `${name} need not come`,
   required: (name: string) => `${name} has to come`,

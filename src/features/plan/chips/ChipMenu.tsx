@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
-import { useCommands } from '@/features/workspace';
+import { colleagueOfLane } from '@/core/people/busy/colleagueOccurrences';
+import { useCommands, usePlanAddress } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, Popover } from '@/ui/primitives/Popover';
@@ -25,10 +26,25 @@ export function ChipMenu({
   const { store } = useOpenStore();
   const { context, commit } = useCommands();
   const { targetCalendarId } = useSettings();
+  const { address, to } = usePlanAddress();
   const act = (action: () => void) => () => {
     action();
     onClose();
   };
+  const colleague = colleagueOfLane(calendar.id);
+  if (colleague !== undefined)
+    return (
+      <Popover anchor={anchor} label={calendar.name} onClose={onClose}>
+        <MenuItem
+          label={words.chips.colleaguePage}
+          onPress={act(() => router.push({ pathname: '/people', params: { who: colleague } }))}
+        />
+        <MenuItem
+          label={words.chips.colleagueOut}
+          onPress={act(() => to({ colleagues: address.colleagues.filter((id) => id !== colleague) }))}
+        />
+      </Popover>
+    );
   const onlyOne = calendars.length - hidden.length === 1 && !hidden.includes(calendar.id);
   const onAlone = () => onHiddenChange(calendars.filter(({ id }) => id !== calendar.id).map(({ id }) => id));
   const onAll = () => onHiddenChange([]);

@@ -24,7 +24,7 @@ export function occurrenceLabel(occurrence: Occurrence, calendar: Calendar | und
     dayText(first),
     ...when,
     occurrence.title || words.entry.noTitle,
-    calendar ? words.entry.calendarNamed(calendar.name) : '',
+    !calendar ? '' : occurrence.personId ? calendar.name : words.entry.calendarNamed(calendar.name),
     words.entry.availability[occurrence.availability],
     occurrence.classification === 'public' ? '' : words.entry.classification[occurrence.classification],
     occurrence.status === 'cancelled' ? words.entry.status.cancelled : '',

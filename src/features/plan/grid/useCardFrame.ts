@@ -61,6 +61,7 @@ export function useCardFrame() {
         borderColor: paper === 'taken' ? tones.tint : tones.band,
         borderStyle: isDashed ? 'dashed' : 'solid',
         color: tones.ink,
+        ...(occurrence.personId ? { cursor: 'default' } : null),
         opacity: state.lifted ? LIFTED : state.faded ? FADED : undefined,
         ...(isDraft
           ? { ...accented, borderStyle: 'dashed', pointerEvents: isNew ? 'none' : undefined }
@@ -74,17 +75,25 @@ export function useCardFrame() {
             }
           : null),
       },
-      props: isNew
-        ? { 'aria-hidden': true, 'data-testid': 'ghost' }
-        : {
-            role: 'button',
+      props: occurrence.personId
+        ? {
+            role: 'img',
             'aria-label': occurrenceLabel(occurrence, calendar),
-            'aria-pressed': selected,
             title: occurrence.title,
-            tabIndex: state.tabbable ? 0 : -1,
-            'data-testid': kind,
-            'data-key': occurrence.key,
-          },
+            'data-inert': true,
+            'data-testid': 'colleague-time',
+          }
+        : isNew
+          ? { 'aria-hidden': true, 'data-testid': 'ghost' }
+          : {
+              role: 'button',
+              'aria-label': occurrenceLabel(occurrence, calendar),
+              'aria-pressed': selected,
+              title: occurrence.title,
+              tabIndex: state.tabbable ? 0 : -1,
+              'data-testid': kind,
+              'data-key': occurrence.key,
+            },
     };
   };
 }

@@ -44,6 +44,8 @@ export interface GridActions {
   copy: (key: string, move: Move) => Promise<boolean>;
 }
 
+const NOWHERE: Point = { day: 0, minute: 0, overRibbons: false };
+
 /** Where a view lies on the screen, and what in it. */
 export interface GridGeometry {
   /** What lies at a point of the window. */
@@ -101,7 +103,8 @@ export function useGridDrag(elements: Elements, geometry: GridGeometry, actions:
         : !occurrence
           ? 'draft'
           : (edgeAt(card, occurrence, geometry.timeAxis, { x, y }) ?? 'move');
-    return { kind, occurrence, at: geometry.pointAt(x, y) };
+    // What takes hold of nothing lies nowhere: the view may be gone by then.
+    return { kind, occurrence, at: kind === 'none' ? NOWHERE : geometry.pointAt(x, y) };
   };
 
   const ghostOf = (point: Point, copy: boolean): Ghost | null => {

@@ -2,6 +2,7 @@ import { useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { hoursHeight, minuteOfInstant, minuteToY, wallMinute, yToMinute } from '@/core/layout/hours';
 import type { HoursColumn } from '@/core/layout/hoursGrid';
+import { colleagueOfLane } from '@/core/people/busy/colleagueOccurrences';
 import { rangeText } from '@/ui/dates';
 import { viewRef } from '@/ui/web';
 import { words } from '@/ui/words';
@@ -56,10 +57,13 @@ export function HoursView({
     pointAt: (x, y) => {
       const box = columnsBox.current!.getBoundingClientRect();
       const { top } = scroller.current!.getBoundingClientRect();
-      const at = Math.floor((x - box.left) / columnWidth);
-      const column = columns[Math.min(columns.length - 1, Math.max(0, at))]!;
+      const index = Math.floor((x - box.left) / columnWidth);
+      const column = columns[Math.min(columns.length - 1, Math.max(0, index))]!;
       const minute = wallMinute(scale, yToMinute(scale, y - box.top));
-      return { ...column, minute, overRibbons: y < top };
+      // What is put into a colleague's column is one's own.
+      const { day, calendarId = '' } = column;
+      const at = colleagueOfLane(calendarId) === undefined && calendarId !== '' ? { calendarId } : {};
+      return { day, ...at, minute, overRibbons: y < top };
     },
   });
   const { slot, onKey, draftAt } = useHoursWalk(frame, { columns, layout, scale, gridStep, actions });

@@ -58,8 +58,11 @@ interface HoursShown {
 /** Ribbons and cards of each column in the order in which the keys walk them. */
 const orderOf = ({ columns, ribbons }: HoursGridLayout): CardOrder => ({
   lists: columns.map(({ cards }, index) => [
-    ...ribbons.filter(({ from }) => from === index).map(({ occurrence }) => occurrence.key),
+    ...ribbons
+      .filter(({ from, occurrence }) => from === index && !occurrence.personId)
+      .map(({ occurrence }) => occurrence.key),
     ...[...cards]
+      .filter(({ occurrence }) => !occurrence.personId)
       .sort((a, b) => a.top - b.top || a.across.left - b.across.left)
       .map(({ occurrence }) => occurrence.key),
   ]),
@@ -91,10 +94,18 @@ export function useHoursLayout(
     gridStep,
     draft,
   });
+  // Before colleagues' times, one's own keep their place.
+  const stays = useMemo(
+    () =>
+      occurrences.some(({ isOutlined }) => isOutlined)
+        ? new Set([...pinned, ...occurrences.flatMap(({ key, personId }) => (personId ? [] : key))])
+        : pinned,
+    [occurrences, pinned],
+  );
   const laidOut = useKeptParts(
     useMemo(
-      () => layoutHoursGrid(occurrences, columns, scale, changes, roomOf(columnWidth, pinned)),
-      [occurrences, columns, scale, changes, columnWidth, pinned],
+      () => layoutHoursGrid(occurrences, columns, scale, changes, roomOf(columnWidth, stays)),
+      [occurrences, columns, scale, changes, columnWidth, stays],
     ),
   );
   // A new entry has its place among the others, and no card but the dashed one.

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { minuteOfInstant, missingMinutes, scaleMinute, wallMinute } from '@/core/layout/hours';
 import { type Lane, laneHours, layoutLane, minuteToX, stackLanes, xToMinute } from '@/core/layout/lanes';
 import type { Calendar } from '@/core/model/calendar';
+import { colleagueOfLane } from '@/core/people/busy/colleagueOccurrences';
 import { type Gap, gapsBetween } from '@/core/schedule/load';
 import { clockChangeOn } from '@/core/time/clockChange';
 import { DAY, MINUTE } from '@/core/time/civil';
@@ -54,14 +55,15 @@ const laneOfCalendar = ({ id, name, mark, colour }: Calendar): ShownLane => ({
   mark,
   colour,
   holds: ({ calendarId }) => calendarId === id,
-  accepts: { calendarId: id },
+  accepts: colleagueOfLane(id) === undefined ? { calendarId: id } : {},
 });
 
 /** What takes the whole day and cards of each lane in the order in which the keys walk them. */
 const orderOf = (lanes: readonly Lane[]): CardOrder => ({
   lists: lanes.map((lane) => [
-    ...lane.whole.map(({ key }) => key),
+    ...lane.whole.filter(({ personId }) => !personId).map(({ key }) => key),
     ...[...lane.cards]
+      .filter(({ occurrence }) => !occurrence.personId)
       .sort((a, b) => a.left - b.left || a.top - b.top)
       .map(({ occurrence }) => occurrence.key)
       .filter((key) => key !== DRAFT_KEY),

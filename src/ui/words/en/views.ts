@@ -124,6 +124,7 @@ export const viewsWords = {
     mode: 'Overlapping entries',
   },
   look: {
+    colleagues: 'Colleagues in Plan',
     title: 'How it looks',
     range: 'Shows',
     month: 'The calendar month',
@@ -176,6 +177,8 @@ export const viewsWords = {
     list: 'All calendars',
     menu: (name: string) => `More for ${name}`,
     alone: 'Show this one alone',
+    colleaguePage: 'Their page',
+    colleagueOut: 'Take out of Plan',
     all: 'Show all',
     details: 'Details and colour',
     target: 'New entries go here',
