@@ -13,6 +13,7 @@ import { meetingPages } from './meeting/meetingPage';
 import { messageRoutes, outboxPages } from './messages/messageRoutes';
 import { MessageStore } from './messages/messageStore';
 import type { PageSections } from './published/pageSections';
+import { OfferStore, offerPages, offerRoutes } from './offers/offerRoutes';
 import { HandInStore } from './published/handInStore';
 import { PageStore } from './published/pageStore';
 import { publishedPages, publishingRoutes } from './published/publishedRoutes';
@@ -107,6 +108,7 @@ export function createApp(options: AppOptions): Express {
   const pages = new PageStore(path.join(options.data, 'pages'), options.makeSections ?? sectionsInWorker);
   const handIns = new HandInStore(path.join(options.data, 'handed-in'), now);
   const publishing = { store: published, pages, handIns, now };
+  const offers = new OfferStore(path.join(options.data, 'offers'), now);
   const messages = options.messages ?? new MessageStore(path.join(options.data, 'messages'), now);
   const mail = new MailRelay(path.join(options.data, 'mail'), now);
   const app = express();
@@ -115,6 +117,8 @@ export function createApp(options: AppOptions): Express {
   app.use(limited(perMinute.all));
   app.post('/p/:token', limited(perMinute.forms));
   app.use('/p', limited(perMinute.pages), publishedPages(publishing));
+  app.post('/o/:token', limited(perMinute.forms));
+  app.use('/o', limited(perMinute.pages), offerPages(offers, now));
   app.use('/meet', limited(perMinute.pages), meetingPages());
   app.use('/outbox', limited(perMinute.pages), outboxPages(messages, mail));
   // Without encryption on this machine's own address, nothing is asked to be upgraded to it.
@@ -132,6 +136,7 @@ export function createApp(options: AppOptions): Express {
   const fetching = { limits: LIMITS, feedHostPort: options.port ?? (() => undefined), ...options.fetching };
   app.use('/api/feed', limited(perMinute.feeds), feedRoute(fetching));
   app.use('/api/published', limited(perMinute.publishing), publishingRoutes(publishing));
+  app.use('/api/offers', limited(perMinute.publishing), offerRoutes(offers));
   app.use('/api/directory', limited(perMinute.directory), directory(now));
   app.use('/api/mail', limited(perMinute.mail), mailRoutes(mail, now));
   app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));

@@ -20,6 +20,7 @@ nav { display: flex; gap: 1.25rem; flex-wrap: wrap; margin: .75rem 0; } nav a { 
 .more + details, li details { grid-column: 1 / -1; } details { margin: .5rem 0; } summary { cursor: pointer; color: var(--accent); padding: .5rem 0; }
 form { display: grid; grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr)); gap: .75rem; padding: .5rem 0; } form p { grid-column: 1 / -1; margin: 0; }
 label { display: grid; gap: .25rem; color: var(--quiet); } input, select, textarea, button { font: inherit; color: var(--ink); background: var(--paper); border: 1px solid var(--quiet); border-radius: 4px; padding: .5rem .75rem; min-height: 2.75rem; box-sizing: border-box; width: 100%; }
+.choice { display: flex; align-items: center; gap: .75rem; color: var(--ink); min-height: 2.75rem; cursor: pointer; } .choice input { width: auto; min-height: 0; } form ul { grid-column: 1 / -1; }
 button { width: auto; cursor: pointer; border-color: var(--accent); } :focus-visible { outline: 2px solid #b86e00; outline-offset: 2px; }
 @media (max-width: 30rem) { .entry { grid-template-columns: 1fr; gap: 0; } }
 @media print { body { max-width: none; padding: 0; background: #fff; color: #000; } nav, details { display: none; } h2, li { break-inside: avoid; break-after: avoid; } li { break-after: auto; } }

@@ -8,6 +8,7 @@ import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
 import { FineFinding } from './fineFinding';
 import { Invitation, Letter } from './invitation';
 import type { Migration } from './migration';
+import { Offer } from './offer';
 import { OwnNote } from './ownNote';
 import { PeriodSet } from './periodSet';
 import { Recipe } from './recipe';
@@ -104,6 +105,7 @@ export const COLLECTIONS = {
   fineFindings: { schema: FineFinding, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   people: { schema: Person, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   shares: { schema: Share, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
+  offers: { schema: Offer, migrations: none, chunks: 1, isBackedUp: true, isContent: true },
   busyTimes: { schema: BusyTimes, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
   invitations: { schema: Invitation, migrations: none, chunks: 4, isBackedUp: true, isContent: true },
   letters: { schema: Letter, migrations: none, chunks: 4, isBackedUp: false, isContent: true },

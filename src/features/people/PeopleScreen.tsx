@@ -15,6 +15,7 @@ import { FreeTimeNote } from './free/FreeTimeNote';
 import { WaitingList } from './invitations/WaitingList';
 import { WaitingPage } from './invitations/WaitingPage';
 import { makeFromMail, PASTED } from './mail/mailDraft';
+import { OfferList } from './offers/OfferList';
 import { PeopleList } from './PeopleList';
 import { PersonPage } from './PersonPage';
 import { PersonSheet } from './PersonSheet';
@@ -103,6 +104,7 @@ export function PeopleScreen() {
         shown={beside?.kind === 'waiting' ? beside.id : undefined}
         onShow={(id) => show({ side: { kind: 'waiting', id } })}
       />
+      {beside?.kind === 'free' ? null : <OfferList />}
       {people.length === 0 ? <AppText tone="quiet">{said.none}</AppText> : null}
       {known.isAway ? <AppText role="status">{said.away}</AppText> : null}
       <PeopleList

@@ -43,6 +43,7 @@ export const backupWords = {
     people: 'People and rooms',
     invitations: 'Invitations',
     shares: 'Who sees what',
+    offers: 'Offered times',
   },
   files: (count: number) => plural(count, 'attached file'),
   nothing: 'Nothing would change: everything in this backup is here.',

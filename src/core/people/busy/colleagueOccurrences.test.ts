@@ -1,7 +1,6 @@
 import { layoutHoursGrid } from '@/core/layout/hoursGrid';
-import { parseDate } from '@/core/time/civil';
+import { parseDate, parseLocal } from '@/core/time/civil';
 import { startOfDay, wallToInstant } from '@/core/time/zones';
-import { parseLocal } from '@/core/time/civil';
 import { timedOccurrence } from '../../../../testing/samples';
 import { colleagueLaneId, colleagueOccurrences, colleagueOfLane, takenMinutes } from './colleagueOccurrences';
 

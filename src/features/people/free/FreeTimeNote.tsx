@@ -17,6 +17,8 @@ import { space } from '@/ui/theme/tokens';
 import { peopleWords } from '@/ui/words/people';
 import { useDaysOff } from '../find/useDaysOff';
 import { type Hours, WithinHours } from '../WithinHours';
+import { OfferList } from '../offers/OfferList';
+import { OfferTimes } from '../offers/OfferTimes';
 import { FreeTimeLetter } from './FreeTimeLetter';
 
 const said = peopleWords.freeTimes;
@@ -146,6 +148,8 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
       <AppText role="status" tone="quiet" size="small">
         {isCopied ? said.copied : ''}
       </AppText>
+      <OfferTimes free={free} minutes={choices.minutes} zone={choices.zone} />
+      <OfferList />
     </View>
   );
 }

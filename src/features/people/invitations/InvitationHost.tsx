@@ -10,6 +10,7 @@ import { holdLock, type Store, useOpenStore } from '@/store';
 import { invitationWords as said } from '@/ui/words/invitations';
 import { MailDraftSheet } from '../mail/MailDraftSheet';
 import { useMailDraft } from '../mail/mailDraft';
+import { OfferPost } from '../offers/offerPost';
 import { Post } from './post';
 import { takeInvitations } from './takeInvitations';
 import { askNext, askToTell, useTelling } from './telling';
@@ -17,6 +18,8 @@ import { TellSheet } from './TellSheet';
 
 /** The lock that the page holds that carries the mail. */
 const LOCK = 'orderly-week-mail';
+/** And the one that carries what it offers. */
+const OFFERS = 'orderly-week-offers';
 /** Of a change of more entries it is said on their own pages alone. */
 const MOST_ASKED = 3;
 /** So long ago something was done just now, in milliseconds. */
@@ -94,6 +97,14 @@ export function InvitationHost() {
       LOCK,
       () => (post = new Post(store, contextOf, sayMail)),
       () => post?.end(),
+    );
+  }, [store, contextOf]);
+  useEffect(() => {
+    let offers: OfferPost | undefined;
+    return holdLock(
+      OFFERS,
+      () => (offers = new OfferPost(store, contextOf)),
+      () => offers?.end(),
     );
   }, [store, contextOf]);
   useEffect(() => watch(store, clock), [store, clock]);

@@ -98,6 +98,10 @@ export const changesWords = {
     'busy-times-read': (count: number) => `Busy times read: ${count}`,
     'share-saved': (count: number, name: string) =>
       name === '' ? `Addresses for ${count}` : `What ${name} may see is kept`,
+    'offer-made': (count: number, name: string) => `${plural(count, 'time')} offered for “${name}”`,
+    'offer-ended': (_count: number, name: string) => `“${name}”: nothing is offered any more`,
+    'offer-chosen': (_count: number, name: string, _into: string, by: string) =>
+      `${by} chose a time for “${name}”`,
     'handed-in-added': (_count: number, name: string, _into: string, by: string) => `${by} added “${name}”`,
     'handed-in-changed': (_count: number, name: string, _into: string, by: string) =>
       `${by} changed “${name}”`,
