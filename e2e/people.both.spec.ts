@@ -85,6 +85,24 @@ test('somebody is added, changed, looked for and taken out; cards go out and com
   await expect(page.getByTestId('notice')).toContainText('Nothing new');
 });
 
+test('an online meeting is started at once, and whoever is there is asked', async ({ page, context }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
+  await page.goto('/people');
+  await press(page.getByRole('checkbox', { name: 'Choose Oona Pell' }));
+  const [room] = await Promise.all([
+    context.waitForEvent('page'),
+    press(page.getByRole('button', { name: 'Meet online now' })),
+  ]);
+  await expect(room.getByRole('heading', { name: 'Online meeting' })).toBeVisible();
+  await room.close();
+  await expect(page.getByTestId('invitation-title')).toHaveValue('Meeting with Oona');
+  await press(page.getByTestId('send-invitation'));
+  const card = page.getByTestId('card').filter({ hasText: 'Meeting with Oona' });
+  await expect(card).toHaveAccessibleName(/10:20 to/);
+  await press(card);
+  await expect(page.getByTestId('join').getByRole('button', { name: 'Join now' })).toBeVisible();
+});
+
 test('where the directory can’t be read, what was read before is shown, and it is said', async ({
   page,
   context,

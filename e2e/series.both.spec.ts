@@ -79,6 +79,7 @@ test('this and later ones: the place changes from one date on, before it nothing
 });
 
 test('the question is let be, and the later half goes to the bin', async ({ page }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openPlan(page, '/?date=2027-03-15&view=day');
   const bin = async (answer: string) => {
     await press(card(page, /Works round/));

@@ -70,6 +70,7 @@ test('the month of one calendar moves to another, is seen before it does, and is
 test('a place is renamed everywhere by find and replace, and an expression that can’t be read is told', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=all');
   await find(page, '"Lamp room"', /entries/);
   await selectAll(page);
@@ -90,6 +91,7 @@ test('a place is renamed everywhere by find and replace, and an expression that 
 test('several steps at once, one of the entries left out, and what can’t be with its reason', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=week&date=2027-03-09');
   await find(page, '', /entries/);
   await selectAll(page);
@@ -160,6 +162,7 @@ test('an occurrence asks which are meant, and each series can be answered by its
 });
 
 test('rows are sorted, gathered and unfolded, and a selection lives on out of sight', async ({ page }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=four&date=2027-03-09&sort=-length');
   await press(page.getByTestId('table-sheet'));
   const sheet = page.getByRole('dialog');
@@ -223,6 +226,7 @@ test('what is in the bin is found, comes back, or is removed for good when that 
 test('history says what changed, takes one older step back alone, and undoes up to any point', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'the same on the phone');
   await openTidy(page, '?span=week&date=2027-03-09');
   const place = async (title: string, to: string) => {
     await page.getByTestId('tidy-find').fill(title);

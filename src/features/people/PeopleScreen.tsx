@@ -23,6 +23,7 @@ import { SharesPage } from './sharing/SharesPage';
 import { SharingPage } from './sharing/SharingPage';
 import { useBusyTimes } from './useBusyTimes';
 import { type PeopleSide, usePeopleAddress } from './usePeopleAddress';
+import { useMeetNow } from './useMeetNow';
 import { usePeopleFiles } from './usePeopleFiles';
 
 /** Colleagues and rooms, what they are at, and a time that suits them: People. */
@@ -33,6 +34,7 @@ export function PeopleScreen() {
   const people = usePeople();
   const known = useBusyTimes(people);
   const { look, show } = usePeopleAddress();
+  const meetNow = useMeetNow();
   const [editing, setEditing] = useState<{ id?: string }>();
   const { chosen: ids, side: beside } = look;
   const chosen = people.filter(({ id }) => ids.includes(id));
@@ -93,6 +95,7 @@ export function PeopleScreen() {
         onFind={() => show({ side: { kind: 'finding' } })}
         onTell={() => show({ side: { kind: 'free' } })}
         onMail={() => makeFromMail(PASTED)}
+        onMeet={() => meetNow(attending)}
         onShares={() => show({ side: { kind: 'shares' } })}
         onClear={() => show({ chosen: [] })}
         isCompact={!wide || side !== null}
@@ -164,6 +167,7 @@ function PeopleTools({
   onFind,
   onTell,
   onMail,
+  onMeet,
   onShares,
   onClear,
   isCompact,
@@ -174,6 +178,7 @@ function PeopleTools({
   onFind: () => void;
   onTell: () => void;
   onMail: () => void;
+  onMeet: () => void;
   onShares: () => void;
   onClear: () => void;
   /** Whether there is room for signs alone. */
@@ -195,6 +200,14 @@ function PeopleTools({
         onPress={onFind}
         testID="find-time-with"
       />
+      {attending > 0 ? (
+        <Button
+          icon="link-variant"
+          iconOnly={isCompact}
+          label={invitationWords.online.startNow}
+          onPress={onMeet}
+        />
+      ) : null}
       <Button icon="clock-outline" iconOnly={isCompact} label={said.freeTimes.open} onPress={onTell} />
       <Button
         icon="note-text-outline"

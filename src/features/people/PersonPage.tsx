@@ -26,10 +26,12 @@ import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { invitationWords } from '@/ui/words/invitations';
 import { peopleWords as said } from '@/ui/words/people';
 import { sharingWords } from '@/ui/words/sharing';
 import { AvailabilityLanes } from './find/AvailabilityLanes';
 import { hueOf, initialsOf } from './personMark';
+import { useMeetNow } from './useMeetNow';
 import { shareSummary } from './sharing/shareSummary';
 
 interface PersonPageProps {
@@ -48,6 +50,7 @@ export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: 
   const { commit, context } = useCommands();
   const { homeZone } = useSettings();
   const today = Math.floor(useNowWall(homeZone) / DAY);
+  const meetNow = useMeetNow();
   const zone = person.zone ?? homeZone;
   const details = [
     [person.role, person.place, person.groups.join(', ')],
@@ -81,6 +84,13 @@ export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: 
       <View style={styles.actions}>
         <Button kind="primary" label={said.findTitle} onPress={onFind} />
         <ShowInPlan person={person} />
+        {person.kind === 'colleague' && person.addresses.length > 0 ? (
+          <Button
+            icon="link-variant"
+            label={invitationWords.online.startNow}
+            onPress={() => meetNow([person])}
+          />
+        ) : null}
         <Button icon="pencil-outline" label={said.edit} onPress={onEdit} />
         <Button icon="delete-outline" label={said.remove} onPress={takeOut} />
       </View>

@@ -1,6 +1,6 @@
 import { Linking, StyleSheet, View } from 'react-native';
 import type { ReminderTrigger } from '@/core/model/reminder';
-import { joinLink } from '@/core/people/onlineMeeting';
+import { isTimeToJoin, joinLink } from '@/core/people/onlineMeeting';
 import { useNow, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -43,7 +43,7 @@ export function DueRow({
         </AppText>
       </View>
       <View style={styles.actions}>
-        {link === undefined ? null : (
+        {link === undefined || !isTimeToJoin(heard.span, now) ? null : (
           <Button
             kind="primary"
             label={said.joinOf(title)}

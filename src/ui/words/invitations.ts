@@ -158,6 +158,7 @@ export const invitationWords = {
     about: 'The room is a made-up stand-in on the server.',
     join: 'Join now',
     open: 'Open the meeting',
+    startNow: 'Meet online now',
   },
   settings: {
     about: 'How others know you, and what becomes of invitations.',
