@@ -26,6 +26,8 @@ export const SentLetter = z.object({
   text: z.string().max(20_000),
   method: z.enum(ITIP_METHODS).optional(),
   calendar: z.string().max(LONGEST_LETTER).optional(),
+  /** The Message-ID of the mail that it answers (In-Reply-To, RFC 5322 3.6.4). */
+  inReplyTo: z.string().max(500).optional(),
 });
 export type SentLetter = z.infer<typeof SentLetter>;
 

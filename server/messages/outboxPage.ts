@@ -28,9 +28,9 @@ const messageMarkup = (message: Message, box: MessageBox, outcome: string): stri
 ${subject ? `<div>${escapeHtml(subject)}</div>` : ''}<span class="more">${escapeHtml(body)}</span></div></li>`;
 };
 
-const letterMarkup = ({ to, subject, text, at }: MailBox['sent'][number], mail: MailBox): string =>
+const letterMarkup = ({ to, subject, text, at, inReplyTo }: MailBox['sent'][number], mail: MailBox): string =>
   `<li class="entry"><span class="time">${escapeHtml(momentOf(at, mail))}</span><div>
-<strong>${escapeHtml(subject)}</strong> <small>to ${escapeHtml(to.join(', '))}</small>
+<strong>${escapeHtml(subject)}</strong> <small>to ${escapeHtml(to.join(', '))}${inReplyTo ? `, in reply to ${escapeHtml(inReplyTo)}` : ''}</small>
 <span class="more">${escapeHtml(text)}</span></div></li>`;
 
 /** All messages of one browser: those that went, latest first, and those to come; and its letters of invitations. */

@@ -30,6 +30,7 @@ const full = event({
     { address: 'mailto:oona@fennick.example', parameters: {} },
   ],
   ownAnswer: 'tentative',
+  answersMail: { id: '<orders@fennick.example>', subject: 'Lens order, "urgent"' },
   guestsMay: ['invite'],
   conferences: [
     { uri: 'https://meet.fennick.example/crane', parameters: { feature: 'AUDIO', label: 'By wire' } },

@@ -25,6 +25,7 @@ import { importanceForm, priorityProperty, readPriority } from './importance';
 import {
   attendeesProperty,
   conferencesProperty,
+  answersMailProperty,
   guestsMayProperty,
   organizerProperty,
   ownAnswerProperty,
@@ -280,6 +281,14 @@ export const EVENT_FIELDS = {
     published: 'never',
     batch: false,
     property: ownAnswerProperty,
+  }),
+  answersMail: field<EventFields['answersMail']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'never',
+    batch: false,
+    property: answersMailProperty,
   }),
   guestsMay: field<EventFields['guestsMay']>({
     ...apart,

@@ -1,5 +1,5 @@
 import type { CalendarUser, Conference } from '../model/calendarUser';
-import { GUESTS_MAY, type GuestsMay, OWN_ANSWERS, type OwnAnswer } from '../model/entry';
+import { type AnsweredMail, GUESTS_MAY, type GuestsMay, OWN_ANSWERS, type OwnAnswer } from '../model/entry';
 import type { JCalProperty } from '../model/jcal';
 import { oneOf, textProperties } from './codecs';
 import type { PropertyCodec } from './field';
@@ -50,6 +50,20 @@ export const ownAnswerProperty: PropertyCodec<OwnAnswer | undefined> = {
   names: [OWN_ANSWER_PROPERTY],
   read: ({ text }) => oneOf(OWN_ANSWERS, text(OWN_ANSWER_PROPERTY)),
   write: (value) => textProperties(OWN_ANSWER_PROPERTY, value?.toUpperCase() ?? ''),
+};
+
+/** Our property of the mail that an entry was made from: its Message-ID, in which no space is, and its subject. */
+const ANSWERS_MAIL_PROPERTY = 'x-orderly-week-answers-mail';
+export const answersMailProperty: PropertyCodec<AnsweredMail | undefined> = {
+  names: [ANSWERS_MAIL_PROPERTY],
+  read: ({ text }) => {
+    const said = text(ANSWERS_MAIL_PROPERTY);
+    const [id = ''] = said.split(' ', 1);
+    return id === ''
+      ? undefined
+      : { id: id.slice(0, 500), subject: said.slice(id.length + 1, id.length + 1001) };
+  },
+  write: (value) => textProperties(ANSWERS_MAIL_PROPERTY, value ? `${value.id} ${value.subject}` : ''),
 };
 
 /** Our property of what guests may: names with commas between, or NOTHING. */

@@ -26,6 +26,13 @@ export type DayOffHandling = (typeof DAY_OFF_HANDLINGS)[number];
 export const OWN_ANSWERS = ['needs-action', 'accepted', 'tentative', 'declined'] as const;
 export type OwnAnswer = (typeof OWN_ANSWERS)[number];
 
+/** A mail, by its Message-ID (RFC 5322 3.6.4), in which no space is, and its subject. */
+export const AnsweredMail = z.object({
+  id: z.string().regex(/^\S+$/).max(500),
+  subject: z.string().max(1000),
+});
+export type AnsweredMail = z.infer<typeof AnsweredMail>;
+
 /** What guests of an entry may do beside answering. */
 export const GUESTS_MAY = ['change', 'invite', 'see-each-other', 'propose'] as const;
 export type GuestsMay = (typeof GUESTS_MAY)[number];
@@ -84,6 +91,8 @@ export const EntryBase = z.object({
   attendees: z.array(CalendarUser).optional(),
   /** Of an invitation that came: what was answered to it. */
   ownAnswer: z.enum(OWN_ANSWERS).optional(),
+  /** The mail that it was made from, to which its invitation is an answer: its Message-ID and subject. */
+  answersMail: AnsweredMail.optional(),
   /** What its guests may; the usual without it. */
   guestsMay: z.array(z.enum(GUESTS_MAY)).optional(),
   /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */

@@ -130,5 +130,7 @@ export const Letter = z.object({
   calendar: z.string().max(LONGEST_LETTER),
   at: z.number(),
   waitsFor: z.enum(WAITS_FOR).optional(),
+  /** The Message-ID of the mail that it answers. */
+  inReplyTo: z.string().max(500).optional(),
 });
 export type Letter = z.infer<typeof Letter>;

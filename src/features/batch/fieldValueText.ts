@@ -56,6 +56,7 @@ const TEXTS: Texts = {
       .map(({ name }) => name)
       .join(', '),
   ownAnswer: (answer) => (answer ? words.entry.ownAnswers[answer] : ''),
+  answersMail: (mail) => mail?.subject ?? '',
   guestsMay: (may) => (may ?? []).map((each) => MAY[each]).join(', '),
   conferences: (conferences) => (conferences ?? []).map(({ uri }) => uri).join(', '),
   colour: (colour) => (colour === undefined ? '' : colourName(colour)),

@@ -212,6 +212,49 @@ describe('an invitation, from one calendar to another', () => {
     expect(juna.state.letters.size).toBe(0);
   });
 
+  test('the time of a guest who may change the entry is taken at once, for one date where it is about one', () => {
+    const [juna, tobias] = [
+      new Office(JUNA, { ...round(), guestsMay: ['change', 'propose'] }),
+      new Office(TOBIAS),
+    ];
+    juna.tell();
+    carry(juna, tobias);
+    const proposal = { start: zoned('2027-03-09T16:00'), end: zoned('2027-03-09T17:00') };
+    tobias.do(
+      giveAnswer(tobias.state, UID, { answer: 'declined', comment: '', proposal }, wording, context()),
+    );
+    carry(juna, tobias);
+    expect(juna.state.letters.size).toBe(0);
+    expect(juna.events[0]).toMatchObject(proposal);
+    // The others are told when the person says so.
+    expect(untoldIn(juna.state, UID)).toBeDefined();
+
+    const weekly = series('FREQ=WEEKLY;COUNT=4', { ...round(), guestsMay: ['change'] });
+    const [oona, ines] = [new Office(JUNA, weekly), new Office(TOBIAS)];
+    oona.tell();
+    carry(oona, ines);
+    const recurrenceId = zoned('2027-03-16T14:00');
+    const later = { start: zoned('2027-03-16T16:00'), end: zoned('2027-03-16T17:00') };
+    const answer = { answer: 'declined' as const, comment: '', proposal: later, recurrenceId };
+    ines.do(giveAnswer(ines.state, UID, answer, wording, context()));
+    carry(oona, ines);
+    const [master, ...dates] = oona.events;
+    expect(master!.start).toEqual(weekly.start);
+    expect(dates).toMatchObject([later]);
+  });
+
+  test('an entry that was made from a mail goes out as a reply to it', () => {
+    const juna = new Office(JUNA, {
+      ...round(),
+      answersMail: { id: '<orders@fennick.example>', subject: 'RE: Re: Lens order' },
+    });
+    juna.tell();
+    const [letter] = juna.posted();
+    expect(letter).toMatchObject({ inReplyTo: '<orders@fennick.example>', subject: 'Re: Lens order' });
+    // Guests learn nothing of the mail beside that.
+    expect(letter!.calendar).not.toMatch(/answers-mail|orders@/i);
+  });
+
   test('who was not invited waits at the door, and comes in with their answer', () => {
     const [juna, salma, tobias] = [
       new Office(JUNA, round([guest(SALMA)])),

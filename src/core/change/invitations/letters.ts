@@ -8,6 +8,7 @@ import { writeMessage } from '../../people/invitations/writeMessage';
 import { overridesOf } from '../overrides';
 import { type ChangeContext, makePatch, type Patch, put } from '../patch';
 import { daysOffFor } from '../target';
+import { entriesOfUid } from './entriesOfUid';
 import { ownAddresses } from './ownUser';
 
 /** How a message is put into words: the interface has them. */
@@ -69,7 +70,15 @@ export function lettersOf(
   const chunks = Array.from({ length: Math.ceil(outgoing.to.length / MOST_ADDRESSEES) }, (_, index) =>
     outgoing.to.slice(index * MOST_ADDRESSEES, (index + 1) * MOST_ADDRESSEES),
   );
-  return chunks.map((to) => letter(state, { method, uid, to, ...wording(outgoing), calendar }, context));
+  const answered = entriesOfUid(state, uid).find(({ answersMail }) => answersMail)?.answersMail;
+  const said = wording(outgoing);
+  const reply = answered
+    ? {
+        inReplyTo: answered.id,
+        subject: `Re: ${answered.subject.replace(/^(re:\s*)+/i, '') || said.subject}`,
+      }
+    : {};
+  return chunks.map((to) => letter(state, { method, uid, to, ...said, ...reply, calendar }, context));
 }
 
 const shortened = (event: CalendarEvent): CalendarEvent =>

@@ -8,6 +8,7 @@ import { readMessages } from '../../people/invitations/readMessage';
 import { type ChangeContext, type Patch } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
 import { entriesOfUid } from './entriesOfUid';
+import { takeAllowedProposal } from './proposal';
 import { putGuestEntries } from './guestEntries';
 
 /** A mail that came, as far as it is about invitations. */
@@ -119,7 +120,12 @@ export function receiveLetter(
       : !invitation && isOthers(state, message)
         ? ({ kind: 'forged' } as const)
         : receiveAsGuest(invitation, message, mail.from);
-    if (received.kind === 'taken') {
+    const allowed =
+      received.kind === 'proposal' ? takeAllowedProposal(work.state, message, context) : undefined;
+    if (allowed) {
+      taken.push(message.uid);
+      work.add(allowed.changes);
+    } else if (received.kind === 'taken') {
       taken.push(message.uid);
       keep(state, work, received.invitation);
     } else if (received.kind === 'nothing-new') known.push(message.uid);

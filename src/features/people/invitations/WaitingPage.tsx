@@ -3,10 +3,9 @@ import { messageIn } from '@/core/change/invitations/answering';
 import { firstOf } from '@/core/change/scopes';
 import { targetKey } from '@/core/change/target';
 import type { CalendarEvent } from '@/core/model/entry';
-import { dateKey } from '@/core/people/invitations/itipMessage';
 import { entriesOfUid } from '@/core/change/invitations/entriesOfUid';
-import { Series } from '@/core/recurrence/series';
-import { instantOf, zoneOf } from '@/core/time/eventTime';
+import { proposalTarget } from '@/core/change/invitations/proposal';
+import { instantOf } from '@/core/time/eventTime';
 import { useCommands, useReveal } from '@/features/workspace';
 import { useNow, useSettings, useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -114,20 +113,8 @@ function LetterDeeds({
   const part = message?.parts[0];
   const proposed = part?.event;
   const take = async () => {
-    if (!proposed || !event) return;
-    // The date that it is about, or all of them.
-    const { recurrenceId } = part ?? {};
-    const events = entriesOfUid(state, letter.uid);
-    const about = events.find((each) => dateKey(each.recurrenceId) === dateKey(recurrenceId)) ?? event;
-    const series = recurrenceId && about.recurrence ? new Series(about) : undefined;
-    const target = series
-      ? {
-          entryId: about.id,
-          recurrenceKey: series.keyOf(
-            series.wallOfRecurrenceId(recurrenceId!, zoneOf(about.start, homeZone)),
-          ),
-        }
-      : { entryId: about.id };
+    const target = message && proposalTarget(state, message, homeZone);
+    if (!proposed || !target) return;
     const moved = await commands.setFields(targetKey(target), { start: proposed.start, end: proposed.end });
     if (moved) {
       await deeds.dismiss(letter.id);

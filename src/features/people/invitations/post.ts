@@ -199,13 +199,14 @@ export class Post {
         owner,
         isDemo: state.settings.get('settings')?.demoNow !== undefined,
         after: state.sessions.get('session')?.lettersRead ?? 0,
-        letters: letters.map(({ id, from, to, subject, text, method, calendar }) => ({
+        letters: letters.map(({ id, from, to, subject, text, method, calendar, inReplyTo }) => ({
           id,
           from: from || owner,
           to,
           subject,
           text: text.slice(0, LONGEST_TEXT),
           ...(method ? { method, calendar } : {}),
+          ...(inReplyTo ? { inReplyTo } : {}),
         })),
       }),
     });

@@ -84,6 +84,9 @@ export function MailDraftSheet({ mail }: { mail: DraftMail }) {
       notes: text.trim(),
       url: linkInMail(text),
       ...(guest ? { attendees: [guest] } : {}),
+      ...(/^\S{1,500}$/.test(mail.id)
+        ? { answersMail: { id: mail.id, subject: mail.subject.slice(0, 1000) } }
+        : {}),
       ...(picked.attachments.length > 0 ? { attachments: [...picked.attachments] } : {}),
     };
     makeFromMail(null);

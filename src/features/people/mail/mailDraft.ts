@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { ReadMail } from '@/core/interchange/mail/readMail';
 
 /** A mail that an entry is made from: one that was opened, or words that are pasted. */
-export type DraftMail = Pick<ReadMail, 'from' | 'subject' | 'date' | 'text' | 'files'>;
+export type DraftMail = Pick<ReadMail, 'id' | 'from' | 'subject' | 'date' | 'text' | 'files'>;
 
 export const useMailDraft = create<{ readonly mail: DraftMail | null }>()(() => ({ mail: null }));
 
@@ -11,6 +11,7 @@ export const makeFromMail = (mail: DraftMail | null): void => useMailDraft.setSt
 
 /** No mail yet: it is pasted. */
 export const PASTED: DraftMail = {
+  id: '',
   from: { name: '', address: '' },
   subject: '',
   date: undefined,
