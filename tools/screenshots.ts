@@ -66,12 +66,10 @@ async function main(): Promise<void> {
       await present(page, 'card');
     });
     await picture(browser, 'print-wide', false, '/print?view=week', (page) => present(page, 'print-sheet'));
-    await picture(browser, 'search-wide', false, '/?view=weeks', async (page) => {
-      await page.getByRole('button', { name: 'Search' }).click();
-      await page.getByTestId('search-field').fill('crane');
-      await present(page, 'search-hit');
-      await page.keyboard.press('ArrowDown');
-    });
+    const beside = ['oona-pell', 'tobias-rask', 'salma-wray'].map((name) => `demo-person-${name}`).join(',');
+    await picture(browser, 'colleagues-wide', false, `/?view=day&with=${beside}`, (page) =>
+      present(page, 'colleague-time'),
+    );
     await picture(browser, 'days-phone', true, '/', async (page) => {
       await page.getByTestId('card').first().waitFor();
     });

@@ -243,6 +243,21 @@ describe('an invitation, from one calendar to another', () => {
     expect(dates).toMatchObject([later]);
   });
 
+  test('where guests may invite others, who answers an invitation that was passed on is let in', () => {
+    const [juna, tobias] = [
+      new Office(JUNA, { ...round([guest(SALMA)]), guestsMay: ['invite'] }),
+      new Office(TOBIAS),
+    ];
+    juna.tell();
+    const [request] = juna.posted();
+    tobias.receive({ ...request!, to: [TOBIAS] });
+    tobias.do(giveAnswer(tobias.state, UID, { answer: 'accepted', comment: '' }, wording, context()));
+    carry(juna, tobias);
+    expect(juna.state.letters.size).toBe(0);
+    expect(juna.events[0]!.attendees!.map(({ address }) => address)).toContain(`mailto:${TOBIAS}`);
+    expect(answerFor(juna.state.invitations.get(UID)!.answers, TOBIAS)?.answer).toBe('accepted');
+  });
+
   test('an entry that was made from a mail goes out as a reply to it', () => {
     const juna = new Office(JUNA, {
       ...round(),

@@ -7,6 +7,7 @@ import { receiveAsOrganizer } from '../../people/invitations/organizer';
 import { readMessages } from '../../people/invitations/readMessage';
 import { type ChangeContext, type Patch } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
+import { admitStranger } from './answering';
 import { entriesOfUid } from './entriesOfUid';
 import { takeAllowedProposal } from './proposal';
 import { putGuestEntries } from './guestEntries';
@@ -89,7 +90,7 @@ export function receiveLetter(
   if (number !== undefined) noteRead(state, work, number);
   const [taken, waiting, known]: [string[], string[], string[]] = [[], [], []];
   let name = '';
-  const wait = (message: ItipMessage, waitsFor: WaitsFor): void => {
+  const wait = (message: ItipMessage, waitsFor: WaitsFor): string => {
     waiting.push(message.uid);
     const letter: Letter = {
       // A mail may speak of several entries, each of which waits by itself.
@@ -106,6 +107,7 @@ export function receiveLetter(
       waitsFor,
     };
     work.put('letters', letter);
+    return letter.id;
   };
   for (const message of messages) {
     const invitation = state.invitations.get(message.uid);
@@ -129,7 +131,19 @@ export function receiveLetter(
       taken.push(message.uid);
       keep(state, work, received.invitation);
     } else if (received.kind === 'nothing-new') known.push(message.uid);
-    else wait(message, received.kind);
+    else {
+      const letterId = wait(message, received.kind);
+      // Where guests may invite others, who answers was invited by one of them.
+      const mayCome =
+        received.kind === 'stranger' &&
+        invitation?.role === 'organizer' &&
+        invitation.events.some(({ guestsMay }) => guestsMay?.includes('invite'));
+      const admitted = mayCome ? admitStranger(work.state, letterId, context) : undefined;
+      if (!admitted) continue;
+      work.add(admitted.changes);
+      waiting.pop();
+      taken.push(message.uid);
+    }
   }
   const changes = work.changes();
   return {

@@ -4,7 +4,7 @@ import type { EventTime } from '../../model/eventTime';
 import type { Person } from '../../model/person';
 import type { State } from '../../model/state';
 import { seenUid } from '../../interchange/published/publishedEvents';
-import { accessOf } from '../../people/sharing/access';
+import { accessOf, type SeenCalendars } from '../../people/sharing/access';
 import type { Occurrence } from '../../schedule/occurrence';
 import { OccurrenceIndex } from '../../schedule/occurrenceIndex';
 import { dateString, DAY, localString, parseDate } from '../../time/civil';
@@ -45,17 +45,31 @@ function timesOf({ date, from, until }: HandedInEntry, zone: string): { start: E
   return { start: at(from, date), end: at(until, until < from ? dateString(parseDate(date) + 1) : date) };
 }
 
-/** The occurrence that somebody means who sees it under a UID; undefined where none begins then. */
+/**
+ * The occurrence that somebody means who sees it under a UID; undefined where none begins then that they may change. A date that was
+ * changed counts as what it was changed to, wherever it went: it is no date of its series any more.
+ */
 function occurrenceMeant(
-  events: readonly CalendarEvent[],
+  { entries }: Pick<State, 'entries'>,
   { uid, start }: HandedInTarget,
-  isSeenAs: (event: CalendarEvent) => string,
+  access: SeenCalendars,
   zone: string,
 ): Occurrence | undefined {
-  const own = events.filter((event) => isSeenAs(event) === uid);
+  const isMeant = (head: CalendarEvent): boolean => {
+    const seen = access.calendars.get(head.calendarId);
+    return seen !== undefined && seenUid(head, seen.depth) === uid;
+  };
+  const headOf = (event: CalendarEvent): CalendarEvent =>
+    (event.seriesId !== undefined && entries.get(event.seriesId)) || event;
   const index = new OccurrenceIndex();
-  index.load(own);
-  return index.between({ start, end: start + 1 }, zone).find((occurrence) => occurrence.start === start);
+  index.load([...entries.values()].filter((event) => isMeant(headOf(event))));
+  const found = index
+    .between({ start, end: start + 1 }, zone)
+    .find((occurrence) => occurrence.start === start);
+  const entry = found && entries.get(found.entryId);
+  if (!found || !entry || !access.calendars.get(entry.calendarId)?.mayChange) return undefined;
+  const isOpen = [entry, headOf(entry)].every(({ classification }) => classification === 'public');
+  return isOpen || access.withPrivate ? found : undefined;
 }
 
 const remembered = (state: State, personId: string, handIn: HandIn): Change[] => {
@@ -105,16 +119,7 @@ export function takeHandIn(
       : made('handed-in-added', title, [put(state, 'entries', event)]);
   }
 
-  const changeable = [...state.entries.values()].filter(({ calendarId, classification, seriesId }) => {
-    const master = seriesId === undefined ? undefined : state.entries.get(seriesId);
-    const isOpen = classification === 'public' && (master?.classification ?? 'public') === 'public';
-    return access.calendars.get(calendarId)?.mayChange && (isOpen || access.withPrivate);
-  });
-  const seenAs = (event: CalendarEvent): string => {
-    const head = (event.seriesId !== undefined && state.entries.get(event.seriesId)) || event;
-    return seenUid(head, access.calendars.get(event.calendarId)!.depth);
-  };
-  const occurrence = occurrenceMeant(changeable, handIn.target, seenAs, zone);
+  const occurrence = occurrenceMeant(state, handIn.target, access, zone);
   if (!occurrence) return refuse('changed-meanwhile');
   const target: Target = {
     entryId: occurrence.entryId,

@@ -222,6 +222,24 @@ describe('what somebody hands in', () => {
     expect(takeHandIn(after, tobias, { ...add, calendarId: 'desk' }, context())).toBeUndefined();
   });
 
+  test('a date that is private, or went to another calendar, is not changed by way of its series', () => {
+    const target = targetOf(weekly, at('2027-03-16T14:00'));
+    const exception = event({
+      id: 'exception',
+      seriesId: 'weekly',
+      uid: weekly.uid,
+      recurrenceId: zoned('2027-03-16T14:00'),
+      start: zoned('2027-03-16T14:00'),
+      end: zoned('2027-03-16T15:00'),
+    });
+    for (const fields of [{ classification: 'private' as const }, { calendarId: 'desk' }]) {
+      const entries = new Map(base.entries).set('exception', { ...exception, ...fields });
+      expect(refusalOf({ id: 'x', at: 0, kind: 'change', target, entry }, { ...base, entries })).toBe(
+        'changed-meanwhile',
+      );
+    }
+  });
+
   test('who acts with private entries changes these, too', () => {
     const state = shared(base, tobias.id, { acting: 'all' });
     const target = { uid: dentist.uid, start: at('2027-03-09T14:00') };

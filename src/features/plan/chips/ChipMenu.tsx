@@ -41,7 +41,12 @@ export function ChipMenu({
         />
         <MenuItem
           label={words.chips.colleagueOut}
-          onPress={act(() => to({ colleagues: address.colleagues.filter((id) => id !== colleague) }))}
+          onPress={act(() =>
+            to({
+              colleagues: address.colleagues.filter((id) => id !== colleague),
+              hidden: hidden.filter((id) => id !== calendar.id),
+            }),
+          )}
         />
       </Popover>
     );
