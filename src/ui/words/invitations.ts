@@ -112,6 +112,8 @@ export const invitationWords = {
     scopes: { this: 'Just this one', every: 'Every one' },
     withWords: 'With words',
     words: 'Words with the answer',
+    passOn: 'Invite somebody else',
+    passOnTo: 'Choose a colleague',
     otherTime: 'Another time …',
     otherTimeTitle: 'Propose another time',
     propose: 'Propose it',

@@ -1,3 +1,4 @@
+import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
 import type { Letter } from '../../model/invitation';
 import type { State } from '../../model/state';
@@ -7,6 +8,7 @@ import type { ItipMessage } from '../../people/invitations/itipMessage';
 import { declineProposal, receiveAsOrganizer } from '../../people/invitations/organizer';
 import { readMessages } from '../../people/invitations/readMessage';
 import { withGuest } from '../../people/guests';
+import { plainAddress } from '../../people/peopleInOrder';
 import { toBin } from '../binChanges';
 import { type ChangeContext, makePatch, type Patch, remove } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
@@ -46,6 +48,39 @@ export function askHowItStands(
   const outgoing = askAgain(invitation, ownAddresses(state), context.now);
   for (const letter of lettersOf(state, outgoing, wording, context)) work.put('letters', letter);
   return work.patch({ what: 'guests-told', count: 1, name: invitation.events[0]?.title ?? '' });
+}
+
+/**
+ * Passes an invitation on to somebody whom its organizer did not invite (RFC 5546 3.2.2.6): as it was told, with the organizer's name, to
+ * whom the answer goes.
+ */
+export function passOn(
+  state: State,
+  uid: string,
+  guest: CalendarUser,
+  wording: Wording,
+  context: ChangeContext,
+): Patch | undefined {
+  const invitation = state.invitations.get(uid);
+  if (invitation?.role !== 'guest' || invitation.isCancelled) return undefined;
+  const { events, organizer, sequence, stamp } = invitation;
+  const message: ItipMessage = {
+    method: 'REQUEST',
+    uid,
+    sequence,
+    stamp,
+    organizer,
+    parts: events.map((event) => ({
+      event,
+      attendees: event.attendees ?? [],
+      comment: '',
+      ...(event.recurrenceId ? { recurrenceId: event.recurrenceId } : {}),
+    })),
+  };
+  const work = new UnitOfWork(state, context);
+  const outgoing = { to: [plainAddress(guest.address)], message };
+  for (const letter of lettersOf(state, outgoing, wording, context)) work.put('letters', letter);
+  return work.patch({ what: 'guests-told', count: 1, name: events[0]?.title ?? '' });
 }
 
 /** Takes an entry that was called off out of the calendar. */

@@ -19,6 +19,7 @@ import {
   dismissLetter,
   giveAnswer,
   leaveCalledOff,
+  passOn,
   turnDownProposal,
 } from './answering';
 import { entriesOfUid } from './entriesOfUid';
@@ -249,8 +250,14 @@ describe('an invitation, from one calendar to another', () => {
       new Office(TOBIAS),
     ];
     juna.tell();
-    const [request] = juna.posted();
-    tobias.receive({ ...request!, to: [TOBIAS] });
+    const salma = new Office(SALMA);
+    salma.receive(juna.posted()[0]!);
+    salma.do(passOn(salma.state, UID, guest(TOBIAS), wording, context()));
+    const [passed] = salma.posted();
+    expect(passed).toMatchObject({ to: [TOBIAS], method: 'REQUEST' });
+    // It comes from a guest: who gets it lays it before the application themselves.
+    expect(tobias.receive(passed!).waiting).toEqual([UID]);
+    tobias.do(receiveLetter(tobias.state, { ...passed!, from: undefined }, context()).patch);
     tobias.do(giveAnswer(tobias.state, UID, { answer: 'accepted', comment: '' }, wording, context()));
     carry(juna, tobias);
     expect(juna.state.letters.size).toBe(0);

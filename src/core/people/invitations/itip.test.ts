@@ -1,7 +1,9 @@
 import { event, series, zoned } from '../../../../testing/samples';
+import { readCalendarFile } from '../../interchange/icalendar/readCalendarFile';
 import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
 import type { Invitation } from '../../model/invitation';
+import { readFreeBusy } from '../busy/freeBusyFile';
 import { answerFor } from './answers';
 import { answerInvitation, askAgain, type GivenAnswer, guestEvents, receiveAsGuest } from './guest';
 import { dateKey, type ItipMessage } from './itipMessage';
@@ -418,5 +420,105 @@ describe('what is not believed', () => {
     expect(readMessages(writeMessage(request!).replace(/METHOD:.*\r\n/, ''), options())).toEqual([]);
     expect(() => readMessages('Dear all', options())).toThrow();
     expect(() => readMessages(`BEGIN:VCALENDAR\r\n${'X-A:b\r\n'.repeat(200_000)}`, options())).toThrow();
+  });
+});
+
+describe('what is published, and busy times (RFC 5546 4.1, 4.3)', () => {
+  const file = (method: string, ...lines: string[]): string =>
+    [
+      'BEGIN:VCALENDAR',
+      'PRODID:-//Fennick Lights//Stores//EN',
+      'VERSION:2.0',
+      `METHOD:${method}`,
+      ...lines,
+      'END:VCALENDAR',
+      '',
+    ].join('\r\n');
+  const open = (...lines: string[]): string[] => [
+    'BEGIN:VEVENT',
+    'UID:open-day@fennick.example',
+    'DTSTAMP:20270201T120000Z',
+    `ORGANIZER:mailto:${JUNA}`,
+    ...lines,
+    'END:VEVENT',
+  ];
+  const published = async (...lines: string[]) => {
+    const text = file('PUBLISH', ...open(...lines));
+    // It invites nobody: it is a file like any other.
+    expect(readMessages(text, options())).toEqual([]);
+    return (await readCalendarFile(text, options())).events;
+  };
+
+  test('4.1.1 a published event is read as a file, and no invitation', async () => {
+    const [minimal] = await published('DTSTART:20270701T200000Z', 'SUMMARY:Open day of the lights');
+    expect(minimal).toMatchObject({ title: 'Open day of the lights', uid: 'open-day@fennick.example' });
+  });
+
+  test('4.1.2 changed, it is the same one in a later version; 4.1.3 called off, it says so', async () => {
+    const [changed] = await published(
+      'SEQUENCE:1',
+      'DTSTART:20270701T200000Z',
+      'SUMMARY:Open day',
+      'LOCATION:Gull Point',
+    );
+    expect(changed).toMatchObject({ sequence: 1, location: 'Gull Point', uid: 'open-day@fennick.example' });
+    const [off] = await published('SEQUENCE:2', 'DTSTART:20270701T200000Z', 'STATUS:CANCELLED');
+    expect(off!.status).toBe('cancelled');
+  });
+
+  test('4.1.4 with zone, categories and a link; 4.1.5 as an anniversary each year', async () => {
+    const [rich] = await published(
+      'DTSTART;TZID=America/Halifax:20270701T200000',
+      'DTEND;TZID=America/Halifax:20270701T230000',
+      'CATEGORIES:OUTREACH,LIGHTS',
+      'CLASS:PUBLIC',
+      'URL:https://fennick.example/open-day',
+      'SUMMARY:Open day',
+    );
+    expect(rich).toMatchObject({
+      start: zoned('2027-07-01T20:00', 'America/Halifax'),
+      categories: ['OUTREACH', 'LIGHTS'],
+      url: 'https://fennick.example/open-day',
+    });
+    const [yearly] = await published('DTSTART;VALUE=DATE:20270914', 'RRULE:FREQ=YEARLY', 'SUMMARY:First lit');
+    expect(yearly).toMatchObject({ start: { kind: 'date', date: '2027-09-14' } });
+    expect(yearly!.recurrence!.rules).toEqual(['FREQ=YEARLY']);
+  });
+
+  const times = [
+    'BEGIN:VFREEBUSY',
+    'UID:busy@fennick.example',
+    'DTSTAMP:20270301T120000Z',
+    'DTSTART:20270308T080000Z',
+    'DTEND:20270312T180000Z',
+    `ORGANIZER:mailto:${JUNA}`,
+    `ATTENDEE:mailto:${SALMA}`,
+  ];
+  const spans = [
+    'FREEBUSY:20270309T100000Z/PT1H,20270310T140000Z/20270310T150000Z',
+    'FREEBUSY;FBTYPE=BUSY-TENTATIVE:20270311T090000Z/PT30M',
+    'END:VFREEBUSY',
+  ];
+
+  test.each(['PUBLISH', 'REPLY'])('4.3.1, 4.3.3 busy times that come as %s are read', (method) => {
+    const text = file(method, ...times, ...spans);
+    expect(readMessages(text, options())).toEqual([]);
+    expect(
+      readFreeBusy(text)!.spans.map(({ start, end, kind }) => [
+        new Date(start).toISOString().slice(0, 16),
+        (end - start) / 60_000,
+        kind,
+      ]),
+    ).toEqual([
+      ['2027-03-09T10:00', 60, 'busy'],
+      ['2027-03-10T14:00', 60, 'busy'],
+      ['2027-03-11T09:00', 30, 'tentative'],
+    ]);
+  });
+
+  test('4.3.2 who asks for busy times says none, and invites nobody', () => {
+    const text = file('REQUEST', ...times, 'END:VFREEBUSY');
+    expect(readMessages(text, options())).toEqual([]);
+    expect(readFreeBusy(text)!.spans).toEqual([]);
   });
 });

@@ -18,6 +18,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { ANSWER_WORDS, invitationWords, OWN_ANSWER_WORDS } from '@/ui/words/invitations';
 import { OtherTimeSheet } from './OtherTimeSheet';
+import { PassOn } from './PassOn';
 import { useInvitationDeeds } from './useInvitationDeeds';
 import { whenText } from './wording';
 
@@ -142,6 +143,7 @@ export function ReceivedInvitation({ event }: { event: CalendarEvent }) {
               <Button kind="quiet" label={said.withWords} onPress={() => setHasWords(true)} />
             )}
           </View>
+          {event.guestsMay?.includes('invite') ? <PassOn event={event} /> : null}
         </>
       )}
       {isElsewhen ? (

@@ -5,6 +5,7 @@ import {
   dismissLetter,
   giveAnswer,
   leaveCalledOff,
+  passOn,
   turnDownProposal,
 } from '@/core/change/invitations/answering';
 import { remindGuests, tellGuests, tellNobody } from '@/core/change/invitations/tellGuests';
@@ -41,6 +42,8 @@ export function useInvitationDeeds() {
         keep((state, at) => remindGuests(state, uid, guests, comment, wordingOf, at)),
       answer: (uid: string, given: GivenAnswer) =>
         keep((state, at) => giveAnswer(state, uid, given, wordingOf, at)),
+      passOn: (uid: string, guest: CalendarUser) =>
+        keep((state, at) => passOn(state, uid, guest, wordingOf, at)),
       ask: (uid: string) => keep((state, at) => askHowItStands(state, uid, wordingOf, at)),
       leave: (uid: string) => keep((state, at) => leaveCalledOff(state, uid, at)),
       dismiss: (letterId: string) => keep((state, at) => dismissLetter(state, letterId, at)),
