@@ -75,6 +75,17 @@ test('axe finds nothing serious on the phone, in light colours', async ({ page }
   await page.goto('/people?free=1');
   await expect(page.getByTestId('free-text')).toBeVisible();
   await expectClean(page);
+  await page.goto('/people?sees=demo-person-oona-pell');
+  await page.getByRole('radio', { name: 'Titles' }).first().click();
+  await page.getByRole('button', { name: 'As Oona Pell sees it' }).click();
+  await expect(page.getByTestId('seen-plan').getByTestId('card').first()).toBeVisible();
+  await expectClean(page);
+  await page.goto('/?view=day&with=demo-person-oona-pell');
+  await expect(page.getByTestId('colleague-time').first()).toBeVisible();
+  await expectClean(page);
+  await page.getByRole('button', { name: 'Colleagues in Plan' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectClean(page);
   await page.goto('/people');
   await page.getByRole('button', { name: 'Look for mail' }).click();
   await page.getByTestId('waits').first().click();

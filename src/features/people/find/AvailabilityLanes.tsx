@@ -44,6 +44,8 @@ interface AvailabilityLanesProps {
 /** The hours that are drawn, in minutes, and every how many of them a line and a figure stand. */
 const HOURS = { from: 6 * 60, to: 20 * 60 };
 const EVERY = 120;
+/** Narrower, half of the figures have room, in pixels. */
+const NARROW = 320;
 const HEIGHT = 40;
 /** About how wide a letter is, in pixels. */
 const LETTER = 6.4;
@@ -58,7 +60,8 @@ export function AvailabilityLanes({ day, lanes, proposed, onPropose, verdict = '
   const { homeZone } = useSettings();
   const [room, setRoom] = useState(0);
   const ticks: number[] = [];
-  for (let minute = HOURS.from; minute <= HOURS.to; minute += EVERY) ticks.push(minute);
+  const every = room > 0 && room < NARROW ? 2 * EVERY : EVERY;
+  for (let minute = HOURS.from; minute <= HOURS.to; minute += every) ticks.push(minute);
   const place = (minute: number): number => (minute - HOURS.from) / (HOURS.to - HOURS.from);
   const minuteOf = (instant: number): number => (instantToWall(homeZone, instant) - day * DAY) / MINUTE;
   const band = proposed && {

@@ -6,6 +6,7 @@ import type { EventFields } from '@/core/model/entry';
 import type { Person } from '@/core/model/person';
 import { whoCant } from '@/core/people/busy/whoCant';
 import type { SeriesSlot } from '@/core/people/gaps/findSeriesSlots';
+import { isAskable } from '@/core/people/directory';
 import type { Proposal } from '@/core/people/gaps/gapQuery';
 import { ONLINE, withMeeting } from '@/core/people/onlineMeeting';
 import { DAY, dateString, MINUTE } from '@/core/time/civil';
@@ -55,13 +56,18 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
     firstChoices(subject?.minutes ?? lengthOfNew(target, settings)),
   );
   const [shown, setShown] = useState<{ proposal?: Proposal; day: number; isOwn?: true }>();
-  const { question, data, isError, refetch } = useGaps(
+  // What is proposed before anything is known of somebody would be another thing a moment later.
+  const isFirstReading =
+    known.isReading && people.some(({ id, busyAddress }) => isAskable(busyAddress) && !known.times.has(id));
+  const { question, data, isError, isPlaceholderData, refetch } = useGaps(
     people,
     rooms,
     known.times,
     choices,
     subject?.entryIds ?? NONE,
   );
+  const [isReady, setReady] = useState(false);
+  if (!isReady && data && !isFirstReading && !isPlaceholderData) setReady(true);
   const byId = useMemo(() => new Map([...people, ...rooms].map((each) => [each.id, each])), [people, rooms]);
   // A room has its whole name, somebody the one that they are called by.
   const nameOf = (id: string): string => {
@@ -191,7 +197,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
           <AppText>{said.failed}</AppText>
           <Button label={said.retry} onPress={() => void refetch()} />
         </View>
-      ) : !data ? (
+      ) : !data || !isReady ? (
         <AppText role="status" tone="quiet">
           {said.looking}
         </AppText>
