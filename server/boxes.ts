@@ -1,18 +1,19 @@
 import { readdir, readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { NamedQueues } from './queues';
 import { hashOf, sameHash, senderOf, Token, tokenOfFile } from './secrets';
 import { ownFolder, writeWhole } from './writeWhole';
 
 /** What every box of a browser says, whatever is in it. */
-export interface Box {
-  readonly keyHash: string;
+export const Box = z.object({
+  keyHash: z.string(),
   /** Whose room it takes: who made it, as a hash. */
-  readonly sender: string;
+  sender: z.string(),
   /** When it was last changed, an instant. */
-  readonly changed: number;
-}
+  changed: z.number(),
+});
+export type Box = z.infer<typeof Box>;
 
 /** The most boxes that are kept, of all and of one sender, and the most bytes of all together. */
 export interface BoxLimits {
@@ -31,6 +32,8 @@ interface BoxOptions<Kept extends Box> {
   readonly limits: BoxLimits;
   /** Whether one that was not changed for long may be thrown away. */
   readonly isForgotten: (box: Kept) => boolean;
+  /** Told of each that is there when they are opened. */
+  readonly onOpened?: (token: string, box: Kept) => void;
 }
 
 /**
@@ -39,6 +42,7 @@ interface BoxOptions<Kept extends Box> {
  */
 export class Boxes<Kept extends Box> {
   private readonly queues = new NamedQueues();
+  private opened: Promise<void> | undefined;
   private readonly room = new Map<string, { readonly sender: string; readonly bytes: number }>();
 
   constructor(private readonly options: BoxOptions<Kept>) {}
@@ -47,9 +51,13 @@ export class Boxes<Kept extends Box> {
     return path.join(this.options.folder, `${Token.parse(token)}.json`);
   }
 
-  /** Reads what is there, without what writes that were cut off have left, and what is forgotten. */
-  async open(known: (token: string, box: Kept) => void = () => undefined): Promise<void> {
-    const { folder, isForgotten } = this.options;
+  /** Reads what is there, without what writes that were cut off have left, and what is forgotten: once, before anything is asked. */
+  open(): Promise<void> {
+    return (this.opened ??= this.readAll());
+  }
+
+  private async readAll(): Promise<void> {
+    const { folder, isForgotten, onOpened } = this.options;
     await ownFolder(folder);
     for (const name of await readdir(folder)) {
       const token = tokenOfFile(name);
@@ -59,7 +67,7 @@ export class Boxes<Kept extends Box> {
         if (box && isForgotten(box)) await rm(this.fileOf(token), { force: true });
         else if (box) {
           this.room.set(token, { sender: box.sender, bytes: JSON.stringify(box).length });
-          known(token, box);
+          onOpened?.(token, box);
         }
       }
     }
@@ -87,15 +95,25 @@ export class Boxes<Kept extends Box> {
   }
 
   /** A box, or undefined if there is none. */
-  get(token: string): Promise<Kept | undefined> {
+  async get(token: string): Promise<Kept | undefined> {
+    await this.open();
     return this.queues.run(token, () => this.read(token));
   }
 
   /** Changes a box that is there, in one write. */
-  update(token: string, next: (box: Kept) => Kept): Promise<Kept | undefined> {
+  update(token: string, next: (box: Kept) => Kept): Promise<Kept | undefined>;
+  /** The same for whoever has its key. */
+  update(token: string, next: (box: Kept) => Kept, key: string): Promise<Kept | 'not-yours' | undefined>;
+  async update(
+    token: string,
+    next: (box: Kept) => Kept,
+    key?: string,
+  ): Promise<Kept | 'not-yours' | undefined> {
+    await this.open();
     return this.queues.run(token, async () => {
       const box = await this.read(token);
       if (!box) return undefined;
+      if (key !== undefined && !sameHash(box.keyHash, hashOf(key))) return 'not-yours';
       const after = next(box);
       if (after !== box) await this.write(token, after);
       return after;
@@ -106,7 +124,7 @@ export class Boxes<Kept extends Box> {
    * Changes the box of who has its key, in one write; the first to come has it.
    * @param from the address of who asks, as it takes their room
    */
-  put(
+  async put(
     token: string,
     key: string,
     from: string,
@@ -115,6 +133,7 @@ export class Boxes<Kept extends Box> {
       own: { readonly keyHash: string; readonly sender: string },
     ) => Promise<Kept> | Kept,
   ): Promise<Kept | BoxRefusal> {
+    await this.open();
     return this.queues.run(token, async () => {
       const before = await this.read(token);
       const keyHash = hashOf(key);

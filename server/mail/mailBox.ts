@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Invitation, ITIP_METHODS, LONGEST_LETTER } from '@/core/model/invitation';
 import { isAddress } from '@/core/people/guests';
+import { Box } from '../boxes';
 import { Token } from '../secrets';
 
 /** The most letters of one handing over, and the most that one goes to. */
@@ -72,10 +73,7 @@ export const LetterReceipt = z.object({
 export type LetterReceipt = z.infer<typeof LetterReceipt>;
 
 /** All mail of one browser, with what its made-up colleagues know. */
-export const MailBox = z.object({
-  keyHash: z.string(),
-  sender: z.string(),
-  changed: z.number(),
+export const MailBox = Box.extend({
   ahead: z.number(),
   zone: z.string(),
   owner: z.string(),

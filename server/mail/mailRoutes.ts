@@ -17,7 +17,6 @@ const NEXT = 5 * 60_000;
  */
 export class MailRelay {
   private readonly boxes: Boxes<MailBox>;
-  private opened: Promise<void> | undefined;
 
   constructor(
     folder: string,
@@ -32,17 +31,11 @@ export class MailRelay {
     });
   }
 
-  private open(): Promise<void> {
-    return (this.opened ??= this.boxes.open());
-  }
-
-  async get(token: string): Promise<MailBox | undefined> {
-    await this.open();
+  get(token: string): Promise<MailBox | undefined> {
     return this.boxes.get(token);
   }
 
-  async handOver(token: string, handing: Handing, from = ''): Promise<MailBox | 'not-yours' | 'too-much'> {
-    await this.open();
+  handOver(token: string, handing: Handing, from = ''): Promise<MailBox | 'not-yours' | 'too-much'> {
     return this.boxes.put(token, handing.key, from, (before, own) =>
       handOver(before ?? emptyBox(own, handing), handing, [...inDirectory.values()], this.now()),
     );

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Box } from '../boxes';
 import { Token } from '../secrets';
 
 /** How far ahead messages are taken, in milliseconds: fourteen days, and one for clocks that differ. */
@@ -44,16 +45,12 @@ export const DoneMessage = z.object({ message: Message, outcome: Outcome, done: 
 export type DoneMessage = z.infer<typeof DoneMessage>;
 
 /** All of one browser's: what is to go out, and what went. */
-export const MessageBox = z.object({
-  keyHash: z.string(),
-  /** Whose room it takes: who made it, as a hash. */
-  sender: z.string(),
+export const MessageBox = Box.extend({
   ahead: z.number(),
   zone: z.string(),
   planned: z.array(Message),
   done: z.array(DoneMessage),
   /** When each was done that may be asked for again, by its id. */
   doneIds: z.record(z.string(), z.number()),
-  changed: z.number(),
 });
 export type MessageBox = z.infer<typeof MessageBox>;

@@ -31,13 +31,14 @@ export class MessageStore {
       schema: MessageBox,
       limits,
       isForgotten: ({ planned, changed }) => planned.length === 0 && changed < this.now() - FORGOTTEN,
+      onOpened: (token, box) => this.know(token, box),
     });
   }
 
   /** Reads what is there, and sends what fell due while the server was off. */
   open(): Promise<void> {
     this.opened ??= (async () => {
-      await this.boxes.open((token, box) => this.know(token, box));
+      await this.boxes.open();
       await this.send();
     })();
     return this.opened;

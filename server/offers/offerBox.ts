@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ChosenTime, MOST_OFFERED } from '@/core/model/offer';
+import { Box } from '../boxes';
 import { Token } from '../secrets';
 
 /** What a browser says of the times that it offers: instants of its own clock. */
@@ -21,9 +22,7 @@ export type PushedOffer = z.infer<typeof PushedOffer>;
 
 /** An offer as it is kept, with what was chosen. */
 export const OfferBox = PushedOffer.omit({ key: true }).extend({
-  keyHash: z.string(),
-  sender: z.string(),
-  changed: z.number(),
+  ...Box.shape,
   isWithdrawn: z.boolean(),
   chosen: ChosenTime.optional(),
 });

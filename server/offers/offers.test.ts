@@ -35,7 +35,7 @@ const salma = { start: String(first), name: 'Salma Wray', address: 'salma.wray@f
 
 test('one of the times is chosen once, and stays chosen over a restart', async () => {
   const token = 'a'.repeat(32);
-  await put(token).expect(200, { chosen: null });
+  await put(token).expect(200, { chosen: null, isWithdrawn: false });
   const page = await request(app).get(`/o/${token}`).expect(200);
   expect(page.text).toContain('Boat &lt;plans&gt;');
   expect(page.text).toContain('Wednesday, 10 March 2027');
@@ -87,12 +87,14 @@ test('what was not offered, is over, past or withdrawn is not booked; what is no
   await request(app)
     .get(`/o/${'f'.repeat(32)}`)
     .expect(404);
-  await ask('f'.repeat(32)).expect(200, { chosen: null });
+  await ask('f'.repeat(32)).expect(200, { chosen: null, isWithdrawn: false });
   now += 30 * HOUR;
   // The first of them is past by now, the other is not.
   expect(await press(token, salma)).toContain('note=taken');
   await request(app).delete(`/api/offers/${token}`).send({ key }).expect(200);
   expect(await press(token, { ...salma, start: String(first + 5 * HOUR) })).toContain('note=taken');
+  // Put once more, it stays withdrawn, and that is said.
+  await put(token).expect(200, { chosen: null, isWithdrawn: true });
   const late = 'g'.repeat(32);
   await put(late, { ...offer, expires: now + AHEAD - 1 }).expect(200);
   expect((await request(app).get(`/o/${late}`)).text).toContain('This offer is over.');

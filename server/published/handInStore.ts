@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { HandIn } from '@/core/model/handIn';
-import { BOX_LIMITS, type BoxLimits, type BoxRefusal, Boxes } from '../boxes';
+import { Box, BOX_LIMITS, type BoxLimits, Boxes } from '../boxes';
 import type { Allowances } from './publishedStore';
 
 /** The most that waits to be fetched at one address. */
@@ -9,12 +9,7 @@ export const MOST_WAITING = 200;
 /** A box in which nothing happened for so long is thrown away, in milliseconds. */
 const FORGOTTEN = 400 * 24 * 3_600_000;
 
-const HandInBox = z.object({
-  keyHash: z.string(),
-  sender: z.string(),
-  changed: z.number(),
-  items: z.array(HandIn),
-});
+const HandInBox = Box.extend({ items: z.array(HandIn) });
 type HandInBox = z.infer<typeof HandInBox>;
 
 const text = z.string().max(500).default('');
@@ -56,7 +51,6 @@ export function handInOf(body: unknown, allows: Allowances, at: number): HandIn 
 /** What colleagues hand in at the addresses of what they see, until its owner has fetched it. */
 export class HandInStore {
   private readonly boxes: Boxes<HandInBox>;
-  private opened: Promise<void> | undefined;
 
   constructor(folder: string, now: () => number, limits: BoxLimits = BOX_LIMITS) {
     this.boxes = new Boxes({
@@ -67,19 +61,13 @@ export class HandInStore {
     });
   }
 
-  private open(): Promise<void> {
-    return (this.opened ??= this.boxes.open());
-  }
-
   /** Makes the box of an address that may be handed in at, for whoever has its key. */
   async make(token: string, key: string, from: string, now: number): Promise<void> {
-    await this.open();
     await this.boxes.put(token, key, from, (box, own) => box ?? { ...own, changed: now, items: [] });
   }
 
   /** Keeps what was handed in; whether it was. */
   async add(token: string, handIn: HandIn): Promise<boolean> {
-    await this.open();
     let isKept = false;
     await this.boxes.update(token, (box) => {
       isKept = box.items.length < MOST_WAITING;
@@ -93,16 +81,12 @@ export class HandInStore {
     token: string,
     key: string,
     taken: readonly string[],
-    from: string,
-    now: number,
-  ): Promise<readonly HandIn[] | BoxRefusal> {
-    await this.open();
-    if (!(await this.boxes.get(token))) return [];
-    const box = await this.boxes.put(token, key, from, (before, own) => {
-      const kept = before ?? { ...own, changed: now, items: [] };
-      const items = kept.items.filter(({ id }) => !taken.includes(id));
-      return items.length === kept.items.length ? kept : { ...kept, items };
+  ): Promise<readonly HandIn[] | 'not-yours'> {
+    const left = (box: HandInBox): HandInBox => ({
+      ...box,
+      items: box.items.filter(({ id }) => !taken.includes(id)),
     });
-    return typeof box === 'string' ? box : box.items;
+    const box = await this.boxes.update(token, (before) => (taken.length > 0 ? left(before) : before), key);
+    return box === 'not-yours' ? box : (box?.items ?? []);
   }
 }

@@ -61,8 +61,8 @@ export function publishingRoutes({ store, pages, handIns, now }: Publishing): Ro
       return;
     }
     const { key, taken } = fetching.data;
-    const items = await handIns.fetch(token.data, key, taken, request.ip ?? '', now());
-    if (typeof items === 'string') refuse(response, items === 'not-yours' ? 403 : 507, items);
+    const items = await handIns.fetch(token.data, key, taken);
+    if (items === 'not-yours') refuse(response, STATUS[items], items);
     else response.set('Cache-Control', 'no-store').json({ items });
   });
   router.delete('/:token', async (request, response) => {

@@ -12,6 +12,7 @@ import type { CalendarEvent } from '@/core/model/entry';
 import { SHARE_DEPTHS } from '@/core/model/share';
 import { emptyState, type State } from '@/core/model/state';
 import { accessOf } from '@/core/people/sharing/access';
+import { sharedParts } from '@/core/people/sharing/sharedParts';
 import { parseDate } from '@/core/time/civil';
 import { Files } from '@/engine/files';
 import { createApp } from '../app';
@@ -91,16 +92,7 @@ describe('every byte that leaves for a colleague', () => {
   };
 
   const served = async (state: State): Promise<string> => {
-    const { calendars, withPrivate } = accessOf(state, tobias);
-    const entries = [...state.entries.values()];
-    const parts = [...calendars].map(([id, { depth }]) => {
-      const events = entries.filter(({ calendarId }) => calendarId === id);
-      const ids = new Set(events.map((each) => each.id));
-      const elsewhere = entries.filter(
-        ({ calendarId, seriesId }) => calendarId !== id && ids.has(seriesId ?? ''),
-      );
-      return { events, elsewhere, level: depth, withPrivate };
-    });
+    const parts = sharedParts(state, accessOf(state, tobias));
     const text = new Files().publish(parts, 'Juna Marsh', DAYS_OFF);
     const copy = { name: 'Juna Marsh', zone: ZONE, text, updated: NOW };
     const page = publishedPage(copy, await pageSections(copy, NOW), parseDate('2027-03-08'));

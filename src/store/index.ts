@@ -1,6 +1,7 @@
 export { type FilesFailure } from './attachmentFiles';
 export { openDatabase } from './database';
 export { followCollections } from './followCollections';
+export { askServer } from './askServer';
 export { holdLock, underLock } from './holdLock';
 export { NewerDataError } from './meta';
 export { meetingRooms } from './meetingRooms';

@@ -86,6 +86,7 @@ export const SUMMARIES = [
   'people-removed',
   'busy-times-read',
   'share-saved',
+  'address-withdrawn',
   'offer-made',
   'offer-ended',
   'offer-chosen',

@@ -5,7 +5,15 @@ import { parseKept } from '../model/unknownFields';
 import { personOfAddress, sortKey } from '../people/peopleInOrder';
 import type { CardPerson } from '../people/vcard/readCards';
 import { sameValue } from './seriesLike';
-import { type ChangeContext, makePatch, type Patch, put, remove, type SummaryKind } from './patch';
+import {
+  type Change,
+  type ChangeContext,
+  makePatch,
+  type Patch,
+  put,
+  remove,
+  type SummaryKind,
+} from './patch';
 
 /** What a person says of somebody: all but what the record keeps for itself. */
 export type PersonFields = CardPerson;
@@ -129,6 +137,14 @@ const newer = (fields: PersonFields, known: Person): Partial<Person> => ({
   ...(fields.busyAddress === undefined ? {} : { busyAddress: fields.busyAddress }),
 });
 
+/** What is said of what somebody may see, where it was said of another who is the same. */
+function shareOfMerged(state: State, kept: Person, others: readonly Person[]): Change[] {
+  const said = others.flatMap(({ id }) => state.shares.get(id) ?? [])[0];
+  if (!said || state.shares.has(kept.id)) return [];
+  const { address: _, taken: __, ...share } = said;
+  return [put(state, 'shares', { ...share, id: kept.id })];
+}
+
 /** Makes one of several who are one: the first stays, and what the others say beyond it goes to it. */
 export function mergePeople(state: State, ids: readonly string[], context: ChangeContext): Patch | undefined {
   const [kept, ...others] = ids.flatMap((id) => state.people.get(id) ?? []);
@@ -136,6 +152,7 @@ export function mergePeople(state: State, ids: readonly string[], context: Chang
   const whole = others.reduce(mergedPerson, kept);
   return makePatch(context, { what: 'people-merged', count: others.length + 1, name: kept.name }, [
     put(state, 'people', { ...whole, modified: context.now }),
+    ...shareOfMerged(state, kept, others),
     ...others.map((other) => remove('people', other)),
     ...others.flatMap(({ id }) => {
       const busy = state.busyTimes.get(id);

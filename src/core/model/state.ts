@@ -16,6 +16,7 @@ import { Person } from './person';
 import { Settings } from './settings';
 import { Share } from './share';
 import { TableColumns } from './tableColumns';
+import { Withdrawal } from './withdrawal';
 import { ViewPreset } from './viewPreset';
 
 /** An entry in the bin, with the changed occurrences that went along kept as items of their own. */
@@ -109,6 +110,7 @@ export const COLLECTIONS = {
   busyTimes: { schema: BusyTimes, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
   invitations: { schema: Invitation, migrations: none, chunks: 4, isBackedUp: true, isContent: true },
   letters: { schema: Letter, migrations: none, chunks: 4, isBackedUp: false, isContent: true },
+  withdrawals: { schema: Withdrawal, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   reminded: { schema: CameReminder, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
   sessions: { schema: Session, migrations: none, chunks: 1, isBackedUp: false, isContent: false },
 } as const satisfies Readonly<Record<string, Collection>>;

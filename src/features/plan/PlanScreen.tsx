@@ -177,7 +177,7 @@ function Plan() {
     : width - sizes.rail - (side.kind !== 'none' && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
   const chipsFolded = folded.includes('chips');
   const toolsInTitle = wide && !isLow && (chipsFolded || planWidth >= ALL_TOOLS);
-  const isEmpty = answer && answer.occurrences.length === 0 && !draft && !asksItself;
+  const isEmpty = inView.answer?.occurrences.length === 0 && !draft && !asksItself;
   const allHidden = calendars.length > 0 && calendars.every(({ id }) => hidden.includes(id));
   const isFiltered = !isFilterEmpty(filter) && (answer?.filteredOut ?? 0) > 0;
   const rowsAbove = (

@@ -4,6 +4,7 @@ import { useOpenStore } from '@/store';
 import { exchangeWords } from '@/ui/words/exchange';
 import { type CameIn, HandIns } from './handIns';
 import { PublishedCopies } from './publishedCopies';
+import { Withdrawals } from './withdrawals';
 
 /** Says what colleagues added and changed. */
 function sayCameIn(came: readonly CameIn[]): void {
@@ -29,9 +30,11 @@ export function PublishHost() {
       zone: store.getSnapshot().state.settings.get('settings')?.homeZone ?? 'UTC',
     });
     const copies = new PublishedCopies(store, clock);
+    const withdrawals = new Withdrawals(store, contextOf);
     const handIns = new HandIns(store, contextOf, sayCameIn);
     return () => {
       copies.end();
+      withdrawals.end();
       handIns.end();
     };
   }, [store, clock]);

@@ -1,20 +1,11 @@
-import type { Calendar, Publication } from '@/core/model/calendar';
+import type { Calendar } from '@/core/model/calendar';
 import type { SecretAddress } from '@/core/model/share';
 import type { State } from '@/core/model/state';
-import { allowedIn, type Copy, textOf } from './copies';
+import { allowedIn } from '@/core/people/sharing/sharedParts';
+import { askServer } from '@/store';
+import { type Copy, textOf } from './copies';
 
-async function ask(method: 'PUT' | 'DELETE', token: string, body: object): Promise<number> {
-  try {
-    const response = await fetch(`/api/published/${token}`, {
-      method,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    return response.status;
-  } catch {
-    return 0;
-  }
-}
+const pathOf = (token: string): string => `/api/published/${token}`;
 
 /** What the server made of a push: its address may have been withdrawn for good. */
 export type Pushed = 'done' | 'withdrawn' | 'failed';
@@ -25,8 +16,9 @@ export async function pushCopy(state: State, copy: Copy, now: number): Promise<P
   if (withdrawnHere.has(token)) return 'withdrawn';
   const text = await textOf(state, copy, now);
   const zone = state.settings.get('settings')?.homeZone ?? 'UTC';
-  const allows = allowedIn(state, copy);
-  const status = await ask('PUT', token, { key, name: copy.name, zone, text, ...(allows ? { allows } : {}) });
+  const allows = allowedIn(state, copy.seen);
+  const body = { key, name: copy.name, zone, text, ...(allows ? { allows } : {}) };
+  const { status } = await askServer('PUT', pathOf(token), body);
   return status === 204 ? 'done' : status === 410 ? 'withdrawn' : 'failed';
 }
 
@@ -36,11 +28,11 @@ const withdrawnHere = new Set<string>();
 /** Takes a copy off the server; whether it is gone. */
 export async function withdraw({ token, key }: Pick<SecretAddress, 'token' | 'key'>): Promise<boolean> {
   withdrawnHere.add(token);
-  const isGone = (await ask('DELETE', token, { key })) === 204;
+  const isGone = (await askServer('DELETE', pathOf(token), { key })).status === 204;
   if (!isGone) withdrawnHere.delete(token);
   return isGone;
 }
 
 /** Takes a calendar off the server if it is published; whether nothing of it is there any more. */
 export const withdrawn = async ({ publication }: Pick<Calendar, 'publication'>): Promise<boolean> =>
-  publication === undefined || (await withdraw(publication satisfies Publication));
+  publication === undefined || (await withdraw(publication));

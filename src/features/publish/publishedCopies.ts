@@ -1,12 +1,12 @@
-import type { ChangeContext } from '@/core/change/patch';
-import { makePatch, put } from '@/core/change/patch';
+import { type ChangeContext, makePatch, put } from '@/core/change/patch';
 import { renewAddress, settleAddresses } from '@/core/change/sharing/shareChanges';
+import { noteWithdrawals } from '@/core/change/withdrawals';
 import type { State } from '@/core/model/state';
 import { workspace } from '@/features/workspace';
 import { newSecret, type Store, underLock } from '@/store';
 import { exchangeWords } from '@/ui/words/exchange';
-import { allowedIn, copiesOf, type Copy } from './copies';
-import { pushCopy, withdraw } from './publishClient';
+import { copiesOf, type Copy } from './copies';
+import { pushCopy } from './publishClient';
 
 /** Changes gather for so long before they are sent. */
 const GATHER_MS = 1500;
@@ -34,9 +34,13 @@ const lookOf = (state: State, copy: Copy): string =>
     copy.address.token,
     [...copy.seen.calendars],
     copy.seen.withPrivate,
-    allowedIn({ ...state, entries: new Map() }, copy),
-    [...copy.seen.calendars.keys()].map((id) => state.calendars.get(id)?.modified),
+    [...copy.seen.calendars.keys()].map((id) => state.calendars.get(id)?.name),
   ]);
+
+/** What decides what is served. */
+const SERVED = ['calendars', 'entries', 'people', 'shares', 'settings'] as const;
+
+const keyOf = ({ of }: Copy): string => `${of.collection} ${of.id}`;
 
 /** Keeps what the server serves as it is here: published calendars, and what colleagues may see, each at an address. */
 export class PublishedCopies {
@@ -54,7 +58,7 @@ export class PublishedCopies {
     private readonly clock: () => number,
   ) {
     this.#before = store.getSnapshot().state;
-    this.#waiting = new Set(copiesOf(this.#before).map(({ id }) => id));
+    this.#waiting = new Set(copiesOf(this.#before).map(keyOf));
     if (this.#waiting.size > 0) this.#wake(GATHER_MS);
     this.#stop = store.subscribe(() => this.#follow());
     void this.#settle();
@@ -83,53 +87,52 @@ export class PublishedCopies {
   }
 
   async #send(): Promise<void> {
-    for (const id of [...this.#waiting]) {
-      this.#waiting.delete(id);
+    for (const key of [...this.#waiting]) {
+      this.#waiting.delete(key);
       const { state } = this.store.getSnapshot();
-      const copy = copiesOf(state).find((each) => each.id === id);
+      const copy = copiesOf(state).find((each) => keyOf(each) === key);
       if (!copy) continue;
       const pushed = await pushCopy(state, copy, this.clock());
       if (pushed === 'withdrawn') await this.#wasWithdrawn(copy);
       if (pushed === 'failed') {
-        this.#waiting.add(id);
+        this.#waiting.add(key);
         this.#wake(AGAIN_MS);
         return;
       }
     }
   }
 
-  /** Whoever withdraws says so here a moment later. Where it is published all the same, that was undone. */
-  async #wasWithdrawn({ id, address: { token } }: Copy): Promise<void> {
-    if (this.#gone.has(token)) return this.#renew(id, token);
+  /** Whoever withdraws says so here a moment later. Where it is to be served all the same, that was undone. */
+  async #wasWithdrawn(copy: Copy): Promise<void> {
+    const { token } = copy.address;
+    if (this.#gone.has(token)) return this.#renew(copy);
     this.#gone.add(token);
-    this.#waiting.add(id);
+    this.#waiting.add(keyOf(copy));
     this.#wake(GATHER_MS);
   }
 
-  async #renew(id: string, token: string): Promise<void> {
+  async #renew({ of: { collection, id }, address: { token } }: Copy): Promise<void> {
     const { state } = this.store.getSnapshot();
-    const [kind, ...rest] = id.split(':');
-    const recordId = rest.join(':');
-    const calendar = kind === 'calendar' ? state.calendars.get(recordId) : undefined;
-    if (calendar?.publication?.token === token) {
-      const publication = { ...calendar.publication, token: newSecret(), key: newSecret() };
-      const change = put(state, 'calendars', { ...calendar, publication });
-      const summary = { what: 'calendar-published', count: 1, name: calendar.name } as const;
-      await this.store.commit(makePatch(this.#context(), summary, [change]), 'quiet');
-      workspace.say({ text: exchangeWords.publish.renewed(calendar.name), tone: 'done', undo: false });
-    }
-    const person = kind === 'share' ? state.people.get(recordId) : undefined;
-    if (person && state.shares.get(recordId)?.address?.token === token) {
-      const patch = renewAddress(state, recordId, person.name, newSecret, this.#context());
-      if (patch) await this.store.commit(patch, 'quiet');
-      workspace.say({ text: exchangeWords.publish.renewed(person.name), tone: 'done', undo: false });
-    }
+    const calendar = collection === 'calendars' ? state.calendars.get(id) : undefined;
+    const named = calendar ?? state.people.get(id);
+    const now = copiesOf(state).find(({ of }) => of.collection === collection && of.id === id);
+    if (!named || now?.address.token !== token) return;
+    const patch = calendar?.publication
+      ? makePatch(this.#context(), { what: 'calendar-published', count: 1, name: calendar.name }, [
+          put(state, 'calendars', {
+            ...calendar,
+            publication: { ...calendar.publication, token: newSecret(), key: newSecret() },
+          }),
+        ])
+      : renewAddress(state, id, named.name, newSecret, this.#context());
+    if (patch) await this.store.commit(patch, 'quiet');
+    workspace.say({ text: exchangeWords.publish.renewed(named.name), tone: 'done', undo: false });
   }
 
   #follow(): void {
     const { state } = this.store.getSnapshot();
-    if (state === this.#before) return;
     const earlier = this.#before;
+    if (SERVED.every((name) => state[name] === earlier[name])) return;
     this.#before = state;
     if (
       earlier.shares !== state.shares ||
@@ -138,24 +141,23 @@ export class PublishedCopies {
     )
       void this.#settle();
     const copies = copiesOf(state);
-    const before = new Map(copiesOf(earlier).map((copy) => [copy.id, copy]));
+    const before = new Map(copiesOf(earlier).map((copy) => [keyOf(copy), copy]));
     const tokens = new Set(copies.map(({ address }) => address.token));
-    for (const { address } of before.values())
-      if (!tokens.has(address.token)) {
-        this.#gone.add(address.token);
-        void withdraw(address);
-      }
+    const gone = [...before.values()].map(({ address }) => address).filter(({ token }) => !tokens.has(token));
+    for (const { token } of gone) this.#gone.add(token);
+    const noted = noteWithdrawals(state, gone, 'published', this.#context());
+    if (noted) void this.store.commit(noted, 'quiet');
     if (copies.length === 0) return;
     const calendars = calendarsTouched(earlier, state);
     const touched = copies.filter((copy) => {
-      const known = before.get(copy.id);
+      const known = before.get(keyOf(copy));
       return (
         !known ||
         lookOf(earlier, known) !== lookOf(state, copy) ||
         [...copy.seen.calendars.keys()].some((id) => calendars.has(id))
       );
     });
-    for (const { id } of touched) this.#waiting.add(id);
+    for (const copy of touched) this.#waiting.add(keyOf(copy));
     if (touched.length > 0) this.#wake(GATHER_MS);
   }
 }

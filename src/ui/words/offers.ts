@@ -7,7 +7,6 @@ export const offerWords = {
     'A page at a secret address, where one of the times is booked with one press: it is entered here, and the invitation goes out by itself.',
   name: 'What it is about',
   firstName: 'Meeting',
-  times: (day: string) => day,
   choose: 'Choose some of your free times.',
   chosen: (count: number) => `${plural(count, 'time')} chosen`,
   most: (most: number) => `${most} at the most.`,

@@ -45,7 +45,6 @@ export const sharingWords = {
   addressLater: 'The address stands here once this is kept.',
   earlier: 'Earlier',
   later: 'Later',
-  summary: (parts: readonly string[]) => and(parts),
   part: (depth: ShareDepth, names: readonly string[]) =>
     `${and(names)}: ${sharingWords.depths[depth].toLowerCase()}`,
   actsShort: (withPrivate: boolean) => (withPrivate ? 'Acts for you, with private entries' : 'Acts for you'),

@@ -11,6 +11,7 @@ import { tellGuests } from '../invitations/tellGuests';
 import { applyPatch, type ChangeContext, makePatch, type Patch, put } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
 import { touched } from '../versions';
+import { withdrawal } from '../withdrawals';
 
 /** What a person says of an offer. */
 export interface OfferFields extends Pick<Offer, 'title' | 'calendarId' | 'zone' | 'expires' | 'address'> {
@@ -66,6 +67,7 @@ export function endOffer(state: State, id: string, context: ChangeContext): Patc
   const work = new UnitOfWork(state, context);
   letHeldGo(state, work, offer, context);
   work.remove('offers', offer.id);
+  work.add([withdrawal(state, offer.address, 'offers')]);
   return work.patch({ what: 'offer-ended', count: 1, name: offer.title });
 }
 
@@ -124,6 +126,22 @@ export function bookChosen(
   work.add(taken.patch.changes);
   work.add(told?.changes ?? []);
   return work.patch(taken.patch.summary);
+}
+
+/** Gives an offer another address, to be handed over anew. */
+export function renewOffer(
+  state: State,
+  id: string,
+  newSecret: () => string,
+  context: ChangeContext,
+): Patch | undefined {
+  const offer = state.offers.get(id);
+  if (!offer) return undefined;
+  const { isSent: _, ...rest } = offer;
+  const address = { token: newSecret(), key: newSecret(), since: context.now };
+  return makePatch(context, { what: 'offer-made', count: offer.times.length, name: offer.title }, [
+    put(state, 'offers', { ...rest, address }),
+  ]);
 }
 
 /** The server has the offer. */

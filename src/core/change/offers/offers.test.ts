@@ -3,7 +3,7 @@ import { applyPatch } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
 import { slotsWithin } from '@/core/people/freeTimes/slots';
 import { MINUTE } from '@/core/time/civil';
-import { bookChosen, endOffer, makeOffer, takeChosen } from './offerChanges';
+import { bookChosen, endOffer, makeOffer, offerSent, renewOffer, takeChosen } from './offerChanges';
 
 const AT = context();
 const HOUR = 60 * MINUTE;
@@ -94,6 +94,7 @@ test('an offer that ends lets go of what it held', () => {
   const after = applyPatch(before, endOffer(before, idOf(before), AT)!);
   expect(titles(after)).toEqual([]);
   expect(after.offers.size).toBe(0);
+  expect(after.withdrawals.get(fields.address.token)).toMatchObject({ kind: 'offers' });
 });
 
 test('times of a length are cut from free ones, on quarters of an hour', () => {
@@ -104,4 +105,18 @@ test('times of a length are cut from free ones, on quarters of an hour', () => {
   expect(slotsWithin([minutes(5, 130)], 30)).toEqual([minutes(15, 45), minutes(45, 75), minutes(75, 105)]);
   expect(slotsWithin([minutes(0, 130)], 50)).toEqual([minutes(0, 50), minutes(60, 110)]);
   expect(slotsWithin([minutes(0, 20)], 30)).toEqual([]);
+});
+
+test('one that was taken back and is there again is handed over at another address', () => {
+  const before = offered();
+  const sent = applyPatch(before, offerSent(before, idOf(before), AT)!);
+  expect(sent.offers.get(idOf(sent))!.isSent).toBe(true);
+  let made = 0;
+  const again = applyPatch(
+    sent,
+    renewOffer(sent, idOf(sent), () => `${++made}`.padStart(22, 's'), AT)!,
+  );
+  const offer = again.offers.get(idOf(again))!;
+  expect(offer.isSent).toBeUndefined();
+  expect(offer.address.token).not.toBe(fields.address.token);
 });

@@ -1,11 +1,18 @@
-import { Share } from '../../model/share';
+import { type SecretAddress, Share } from '../../model/share';
 import type { State } from '../../model/state';
 import { parseKept } from '../../model/unknownFields';
 import { seesAnything } from '../../people/sharing/access';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from '../patch';
+import { withdrawal } from '../withdrawals';
 
 /** What is said of what a colleague or a group may see. */
 export type ShareFields = Pick<Share, 'depths' | 'mayChange' | 'acting'>;
+
+const freshAddress = (newSecret: () => string, { now }: ChangeContext): SecretAddress => ({
+  token: newSecret(),
+  key: newSecret(),
+  since: now,
+});
 
 const saysNothing = ({ depths, acting, address, taken }: Share): boolean =>
   Object.keys(depths).length === 0 && !acting && !address && !taken;
@@ -35,8 +42,8 @@ export function saveShare(
 }
 
 /**
- * Gives an address to each colleague who may see something and has none, and takes it from who may see nothing any more, from
- * who is not here any more, too. Undefined where all is so.
+ * Gives an address to each colleague who may see something and has none, and takes it from who may see nothing any more, or is not
+ * here any more; what they might see stays, for who is taken back. Undefined where all is so.
  * @param newSecret makes secrets of 128 bits or more
  */
 export function settleAddresses(
@@ -45,18 +52,22 @@ export function settleAddresses(
   context: ChangeContext,
 ): Patch | undefined {
   const changes: Change[] = [];
-  for (const person of state.people.values()) {
-    const share = state.shares.get(person.id);
-    const sees = person.kind === 'colleague' && seesAnything(state, person);
-    if (sees === (share?.address !== undefined)) continue;
-    const { address: _, ...rest } = share ?? { id: person.id, depths: {}, mayChange: [] };
-    const next: Share = sees
-      ? { ...rest, address: { token: newSecret(), key: newSecret(), since: context.now } }
-      : rest;
-    changes.push(saysNothing(next) && share ? remove('shares', share) : put(state, 'shares', next));
+  const whoSees = new Set(
+    [...state.people.values()]
+      .filter((person) => person.kind === 'colleague' && seesAnything(state, person))
+      .map(({ id }) => id),
+  );
+  for (const id of whoSees) {
+    const share = state.shares.get(id) ?? { id, depths: {}, mayChange: [] };
+    if (!share.address)
+      changes.push(put(state, 'shares', { ...share, address: freshAddress(newSecret, context) }));
   }
-  for (const share of state.shares.values())
-    if (share.address && !state.people.has(share.id)) changes.push(remove('shares', share));
+  for (const share of state.shares.values()) {
+    if (!share.address || whoSees.has(share.id)) continue;
+    const { address, ...rest } = share;
+    changes.push(saysNothing(rest) ? remove('shares', share) : put(state, 'shares', rest));
+    changes.push(withdrawal(state, address, 'published'));
+  }
   return changes.length === 0
     ? undefined
     : makePatch(context, { what: 'share-saved', count: changes.length, name: '' }, changes);
@@ -72,8 +83,8 @@ export function renewAddress(
 ): Patch | undefined {
   const share = state.shares.get(id);
   if (!share?.address) return undefined;
-  const address = { token: newSecret(), key: newSecret(), since: context.now };
   return makePatch(context, { what: 'share-saved', count: 1, name }, [
-    put(state, 'shares', { ...share, address }),
+    put(state, 'shares', { ...share, address: freshAddress(newSecret, context) }),
+    withdrawal(state, share.address, 'published'),
   ]);
 }

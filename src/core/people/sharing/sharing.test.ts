@@ -24,6 +24,7 @@ import type { State } from '@/core/model/state';
 import { wallToInstant } from '@/core/time/zones';
 import { parseLocal } from '@/core/time/civil';
 import { accessOf } from './access';
+import { allowedIn, sharedParts } from './sharedParts';
 
 const tobias = person('Tobias Rask', { id: 'tobias', groups: ['Survey', 'Office'] });
 const salma = person('Salma Wray', { id: 'salma', groups: [] });
@@ -113,17 +114,61 @@ describe('addresses', () => {
     expect(state.shares.get(tobias.id)!.address).toEqual(first);
     state = settled(shared(state, groupShareId('Survey'), {}));
     expect([...state.shares.keys()]).toEqual([]);
+    // What is served no more is taken off the server, whenever that is in reach.
+    expect(state.withdrawals.get(first.token)).toEqual({
+      id: first.token,
+      key: first.key,
+      kind: 'published',
+    });
+    expect(state.withdrawals.size).toBe(2);
   });
 
   test('it can be made anew, and goes with its owner', () => {
     let state = settled(shared(withPeople(), tobias.id, { depths: { meetings: 'busy' } }));
     const { token } = state.shares.get(tobias.id)!.address!;
     state = applyPatch(state, renewAddress(state, tobias.id, 'Tobias Rask', secret, context())!);
+    expect([...state.withdrawals.keys()]).toEqual([token]);
     expect(state.shares.get(tobias.id)!.address!.token).not.toBe(token);
     expect(renewAddress(state, salma.id, 'Salma Wray', secret, context())).toBeUndefined();
     const people = new Map(state.people);
     people.delete(tobias.id);
-    expect([...settled({ ...state, people }).shares.keys()]).toEqual([]);
+    const gone = settled({ ...state, people });
+    expect(gone.shares.get(tobias.id)).toEqual({
+      id: tobias.id,
+      depths: { meetings: 'busy' },
+      mayChange: [],
+    });
+    expect(gone.withdrawals.size).toBe(2);
+    // Taken back, he sees what he saw, at an address of its own.
+    const back = settled({ ...gone, people: state.people });
+    expect(gone.withdrawals.has(back.shares.get(tobias.id)!.address!.token)).toBe(false);
+    expect(seen(back)).toEqual([['meetings', 'busy', false]]);
+  });
+});
+
+describe('a calendar’s parts', () => {
+  test('a date that went to another calendar stands there alone, and not in its series', () => {
+    const weekly = series('FREQ=WEEKLY;COUNT=3', { id: 'weekly' });
+    const moved = event({
+      id: 'moved',
+      seriesId: 'weekly',
+      recurrenceId: zoned('2027-03-16T14:00'),
+      calendarId: 'desk',
+    });
+    const state = shared(withPeople(weekly, moved), tobias.id, {
+      depths: { meetings: 'titles', desk: 'busy' },
+    });
+    const parts = sharedParts(state, accessOf(state, tobias));
+    expect(parts.map(({ events, elsewhere, level }) => [events, elsewhere, level])).toEqual([
+      [[weekly], [moved], 'titles'],
+      [[moved], [], 'busy'],
+    ]);
+    expect(allowedIn(state, accessOf(state, tobias))).toBeUndefined();
+    const open = shared(state, tobias.id, { depths: { meetings: 'titles' }, mayChange: ['meetings'] });
+    expect(allowedIn(open, accessOf(open, tobias))).toEqual({
+      calendars: [{ id: 'meetings', name: 'Meetings' }],
+      changeable: [seenUid(weekly, 'titles')],
+    });
   });
 });
 

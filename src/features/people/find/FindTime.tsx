@@ -66,8 +66,6 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
     choices,
     subject?.entryIds ?? NONE,
   );
-  const [isReady, setReady] = useState(false);
-  if (!isReady && data && !isFirstReading && !isPlaceholderData) setReady(true);
   const byId = useMemo(() => new Map([...people, ...rooms].map((each) => [each.id, each])), [people, rooms]);
   // A room has its whole name, somebody the one that they are called by.
   const nameOf = (id: string): string => {
@@ -197,7 +195,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
           <AppText>{said.failed}</AppText>
           <Button label={said.retry} onPress={() => void refetch()} />
         </View>
-      ) : !data || !isReady ? (
+      ) : !data || isFirstReading ? (
         <AppText role="status" tone="quiet">
           {said.looking}
         </AppText>
@@ -227,9 +225,17 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
           <AppText role="status" tone="quiet" size="small">
             {(data.series ?? proposals).length === 0 ? said.noneSuits : ''}
           </AppText>
-          {data.series ? <SeriesLadder slots={data.series} nameOf={nameOf} onTake={takeSlot} /> : null}
+          {data.series ? (
+            <SeriesLadder
+              slots={data.series}
+              nameOf={nameOf}
+              isBehind={isPlaceholderData}
+              onTake={takeSlot}
+            />
+          ) : null}
           {data.series ? null : (
             <Ladder
+              isBehind={isPlaceholderData}
               proposals={proposals}
               shown={proposal}
               formats={formats}

@@ -17,10 +17,20 @@ interface LadderProps {
   /** Undefined where something that is there already is moved. */
   onInvite: ((proposal: Proposal) => void) | undefined;
   takeWords: string;
+  isBehind: boolean;
 }
 
 /** Proposals one below the other, the best first, each with what speaks for and against it. */
-export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite, takeWords }: LadderProps) {
+export function Ladder({
+  proposals,
+  shown,
+  formats,
+  onShow,
+  onTake,
+  onInvite,
+  takeWords,
+  isBehind,
+}: LadderProps) {
   const { homeZone } = useSettings();
   return (
     <View role="list" aria-label={said.proposals} style={styles.ladder}>
@@ -40,6 +50,7 @@ export function Ladder({ proposals, shown, formats, onShow, onTake, onInvite, ta
             details={proposal.reasons.map((reason) => reasonText(reason, formats)).join(' · ')}
             isBest={at === 0}
             isWhole={isWhole}
+            isBehind={isBehind}
             isShown={shown?.start === proposal.start}
             onShow={() => onShow(proposal)}
             takeWords={takeWords}

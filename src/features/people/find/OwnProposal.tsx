@@ -30,6 +30,7 @@ export function OwnProposal({
   return (
     <View role="list" aria-label={said.cursor}>
       <Rung
+        isBehind={false}
         testID="own-proposal"
         title={`${shortDayText(day)} · ${times}`}
         when={`${fullDayText(day)}, ${times}`}

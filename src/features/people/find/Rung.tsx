@@ -16,6 +16,8 @@ interface RungProps {
   /** Whether it suits all. */
   isWhole: boolean;
   isShown?: boolean;
+  /** Whether it is of an earlier question: what is pressed now could be another thing a moment later. */
+  isBehind: boolean;
   onShow?: (() => void) | undefined;
   takeWords: string;
   onTake: () => void;
@@ -32,6 +34,7 @@ export function Rung({
   isBest = false,
   isWhole,
   isShown = false,
+  isBehind,
   onShow,
   takeWords,
   onTake,
@@ -79,6 +82,7 @@ export function Rung({
         kind={isBest && !onInvite ? 'primary' : 'plain'}
         label={said.takeLabel(when)}
         shown={takeWords}
+        disabled={isBehind}
         onPress={onTake}
       />
       {onInvite ? (
@@ -86,6 +90,7 @@ export function Rung({
           kind={isBest ? 'primary' : 'plain'}
           label={said.inviteLabel(when)}
           shown={said.invite}
+          disabled={isBehind}
           onPress={onInvite}
         />
       ) : null}

@@ -12,10 +12,12 @@ import { Rung } from './Rung';
 export function SeriesLadder({
   slots,
   nameOf,
+  isBehind,
   onTake,
 }: {
   slots: readonly SeriesSlot[];
   nameOf: (id: string) => string;
+  isBehind: boolean;
   onTake: (slot: SeriesSlot) => void;
 }) {
   const { homeZone } = useSettings();
@@ -43,6 +45,7 @@ export function SeriesLadder({
             title={when}
             when={when}
             details={details.filter(Boolean).join(' · ')}
+            isBehind={isBehind}
             isBest={at === 0}
             isWhole={slot.exceptions.length === 0}
             takeWords={said.take}

@@ -98,6 +98,7 @@ export const changesWords = {
     'busy-times-read': (count: number) => `Busy times read: ${count}`,
     'share-saved': (count: number, name: string) =>
       name === '' ? `Addresses for ${count}` : `What ${name} may see is kept`,
+    'address-withdrawn': (count: number) => `${plural(count, 'address', 'addresses')} withdrawn`,
     'offer-made': (count: number, name: string) => `${plural(count, 'time')} offered for “${name}”`,
     'offer-ended': (_count: number, name: string) => `“${name}”: nothing is offered any more`,
     'offer-chosen': (_count: number, name: string, _into: string, by: string) =>
