@@ -17,7 +17,9 @@ test('colleagues stand beside one’s own day, in lanes, and over one’s own da
 
   // They are only looked at: a press neither opens nor drafts.
   await press(theirs.filter({ hasText: 'Survey' }));
-  await expect(page.getByTestId('quick-draft')).toHaveCount(0);
+  await press(page.getByTestId('card').filter({ hasText: 'Rota' }).first());
+  await expect(page.getByRole('complementary')).toContainText('Rota check');
+  await expect(page.getByTestId('draft-title')).toHaveCount(0);
 
   await chooseView(page, 'Lanes');
   await expect(page.getByTestId('lane').filter({ hasText: 'OP' })).toHaveCount(1);

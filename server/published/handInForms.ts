@@ -1,5 +1,5 @@
 import type { PublishedItem } from '@/core/interchange/published/publishedDays';
-import { handedInTimes } from '@/core/change/sharing/takeHandIn';
+import { handedInTimes } from '@/core/people/sharing/handedInTimes';
 import { escapeHtml } from '../htmlPage';
 import type { Allowances } from './publishedStore';
 

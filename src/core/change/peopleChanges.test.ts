@@ -1,3 +1,4 @@
+import type { Share } from '@/core/model/share';
 import { context as freshContext, person, stateWith } from '../../../testing/samples';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import { peopleByName, personOfAddress } from '@/core/people/peopleInOrder';
@@ -119,6 +120,23 @@ test('several who are one become the first of them', () => {
   ]);
   expect(applyPatch(applyPatch(state, patch), inversePatch(patch)).people).toEqual(state.people);
   expect(mergePeople(state, ids.slice(0, 1), context())).toBeUndefined();
+});
+
+test('what may be seen goes along to the one that several become, but for its address', () => {
+  const two = withPeople(
+    someone('Marek Dunne'),
+    someone('M. Dunne', { addresses: ['dunne@fennick.example'] }),
+  );
+  const [kept, other] = [idOf(two, 'Marek Dunne'), idOf(two, 'M. Dunne')];
+  const address = { token: 't'.repeat(22), key: 'k'.repeat(22), since: 0 };
+  const share = { id: other, depths: { meetings: 'titles' as const }, mayChange: [], address };
+  const state = { ...two, shares: new Map<string, Share>([[other, share]]) };
+  const after = applyPatch(state, mergePeople(state, [kept, other], context())!);
+  expect(after.shares.get(kept)).toEqual({ id: kept, depths: { meetings: 'titles' }, mayChange: [] });
+  // What is said of the one that stays holds.
+  const own = { id: kept, depths: { meetings: 'busy' as const }, mayChange: [] };
+  const both = { ...state, shares: new Map(state.shares).set(kept, own) };
+  expect(applyPatch(both, mergePeople(both, [kept, other], context())!).shares.get(kept)).toEqual(own);
 });
 
 test('working hours that come with busy times are kept with the person', () => {

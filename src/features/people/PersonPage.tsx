@@ -33,6 +33,7 @@ import { AvailabilityLanes } from './find/AvailabilityLanes';
 import { hueOf, initialsOf } from './personMark';
 import { useMeetNow } from './useMeetNow';
 import { shareSummary } from './sharing/shareSummary';
+import { SideHead } from './SideHead';
 
 interface PersonPageProps {
   person: Person;
@@ -68,13 +69,9 @@ export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: 
       testID="person-page"
       style={[styles.page, { borderColor: colours.line, backgroundColor: colours.card }]}
     >
-      <View style={styles.head}>
+      <SideHead title={person.name} onClose={onClose}>
         <Mark mark={initialsOf(person)} colour={hueOf(person)} />
-        <TitleText level={2} size="large" style={styles.grow}>
-          {person.name}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={said.close} onPress={onClose} />
-      </View>
+      </SideHead>
       {details.filter(Boolean).map((line) => (
         <AppText key={line} size="small" tone="quiet">
           {line}
@@ -242,7 +239,6 @@ function WithThem({ person }: { person: Person }) {
 
 const styles = StyleSheet.create({
   page: { borderWidth: hairline, borderRadius: corner, padding: space(4), gap: space(2) },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   grow: { flex: 1, minWidth: 0 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), paddingVertical: space(2) },
   rows: { gap: space(1) },

@@ -10,7 +10,7 @@ import {
   PUBLISHED_LEVELS,
   type PublishedLevel,
 } from '@/core/model/calendar';
-import { dateString, DAY, startOfWeek } from '@/core/time/civil';
+import { DAY, startOfWeek } from '@/core/time/civil';
 import { momentText } from '@/features/feeds';
 import { useCommands } from '@/features/workspace';
 import {
@@ -32,6 +32,7 @@ import { hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { CopiedText } from './CopiedText';
+import { pageOf, SecretPage } from './SecretPage';
 import { copyOfCalendar, textOf } from './copies';
 import { pushCopy, withdraw } from './publishClient';
 
@@ -189,24 +190,12 @@ function PublishedActions({
   );
 }
 
-function Addresses({ publication, name }: { publication: Publication; name: string }) {
-  const { clock } = useOpenStore();
-  const { demoNow } = useSettings();
-  const page = `${window.location.origin}/p/${publication.token}`;
-  // The demo has a clock of its own, which the server does not go by.
-  const shown = demoNow ? `${page}?from=${dateString(Math.floor(clock() / DAY))}` : page;
+function Addresses({ publication: { token }, name }: { publication: Publication; name: string }) {
   const title = name.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
-  const snippet = `<iframe src="${page}" title="${title}" width="480" height="640"></iframe>`;
+  const snippet = `<iframe src="${pageOf(token)}" title="${title}" width="480" height="640"></iframe>`;
   return (
     <View style={styles.addresses}>
-      <CopiedText label={said.address} text={page}>
-        <Button
-          icon="open-in-new"
-          label={said.open}
-          onPress={() => window.open(shown, '_blank', 'noopener')}
-        />
-      </CopiedText>
-      <CopiedText label={said.feedAddress} text={`${page}.ics`} />
+      <SecretPage token={token} />
       <CopiedText label={said.snippet} text={snippet} />
       <AppText size="small" tone="quiet">
         {/^(localhost|127\.|\[::1\])/.test(window.location.hostname) ? said.local : said.renewHint}

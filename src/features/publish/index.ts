@@ -1,4 +1,5 @@
 export { CopiedText } from './CopiedText';
+export { SecretPage } from './SecretPage';
 export { ownersName, textOf } from './copies';
 export { withdrawn } from './publishClient';
 export { PublishHost } from './PublishHost';

@@ -7,7 +7,7 @@ import { seenUid } from '../../interchange/published/publishedEvents';
 import { accessOf, type SeenCalendars } from '../../people/sharing/access';
 import type { Occurrence } from '../../schedule/occurrence';
 import { OccurrenceIndex } from '../../schedule/occurrenceIndex';
-import { dateString, DAY, localString, parseDate } from '../../time/civil';
+import { dateString, parseDate } from '../../time/civil';
 import { atInstant, instantOf } from '../../time/eventTime';
 import { binEntries } from '../binEntries';
 import { changeEntry, fieldsSeenAt } from '../entryChanges';
@@ -149,18 +149,4 @@ export function takeHandIn(
   );
   if (isRefused(changed)) return refuse('impossible');
   return made('handed-in-changed', handIn.entry.title, changed.changes);
-}
-
-/** The wall clock of an occurrence as a form says it: date, from and until; undefined where it goes over more than a day. */
-export function handedInTimes({
-  startWall,
-  endWall,
-  allDay,
-}: Pick<Occurrence, 'startWall' | 'endWall' | 'allDay'>):
-  Pick<HandedInEntry, 'date' | 'from' | 'until'> | undefined {
-  const date = dateString(Math.floor(startWall / DAY));
-  if (allDay) return endWall - startWall > DAY ? undefined : { date };
-  if (endWall - startWall >= DAY) return undefined;
-  const clock = (wall: number): string => localString(wall).slice(11, 16);
-  return { date, from: clock(startWall), until: clock(endWall) };
 }

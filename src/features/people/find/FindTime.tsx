@@ -16,7 +16,7 @@ import { instantToWall } from '@/core/time/zones';
 import { useCommands, workspace } from '@/features/workspace';
 import { meetingRooms, useSettings, useWritableCalendars } from '@/store';
 import { timeText } from '@/ui/dates';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
 import { and, type GapFormats, peopleWords as said } from '@/ui/words/people';
@@ -31,6 +31,7 @@ import { SeriesLadder } from './SeriesLadder';
 import { draftOf } from './takeProposal';
 import { firstChoices, OWN_ID, useGaps } from './useGaps';
 import { useSubject } from './useSubject';
+import { SideHead } from '../SideHead';
 
 const NONE: readonly string[] = [];
 
@@ -168,12 +169,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
           .join('; ');
   return (
     <View role="region" aria-label={said.findTitle} style={styles.find} testID="find-time">
-      <View style={styles.head}>
-        <TitleText level={2} size="large" style={styles.grow}>
-          {subject ? said.findFor(subject.title) : said.findTitle}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={said.close} onPress={onClose} />
-      </View>
+      <SideHead title={subject ? said.findFor(subject.title) : said.findTitle} onClose={onClose} />
       {people.length === 0 ? null : (
         <FindOptions
           people={people}
@@ -254,5 +250,4 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
 const styles = StyleSheet.create({
   find: { gap: space(3) },
   head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
-  grow: { flex: 1 },
 });

@@ -8,7 +8,7 @@ import { cityOf, instantToWall } from '@/core/time/zones';
 import { ZoneField } from '@/features/zones';
 import { useDays, useNow, useNowWall, useSettings } from '@/store';
 import { dayText, lengthText, timeRangeText } from '@/ui/dates';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
 import { SelectField } from '@/ui/primitives/PlatformField';
@@ -20,6 +20,7 @@ import { type Hours, WithinHours } from '../WithinHours';
 import { OfferList } from '../offers/OfferList';
 import { OfferTimes } from '../offers/OfferTimes';
 import { FreeTimeLetter } from './FreeTimeLetter';
+import { SideHead } from '../SideHead';
 
 const said = peopleWords.freeTimes;
 const DAYS = ['3', '5', '7', '14'] as const;
@@ -81,12 +82,7 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
   };
   return (
     <View role="region" aria-label={said.title} style={styles.note} testID="free-time-note">
-      <View style={styles.head}>
-        <TitleText level={2} size="large" style={styles.grow}>
-          {said.title}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={peopleWords.close} onPress={onClose} />
-      </View>
+      <SideHead title={said.title} onClose={onClose} />
       <View style={styles.fields}>
         <View style={styles.field}>
           <SelectField
@@ -156,8 +152,6 @@ export function FreeTimeNote({ people, onClose }: { people: readonly Person[]; o
 
 const styles = StyleSheet.create({
   note: { gap: space(3) },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
-  grow: { flex: 1 },
   fields: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(2) },
   field: { minWidth: 120, flexGrow: 1, flexBasis: 120, maxWidth: 200 },
   zone: { flexGrow: 1, flexBasis: 220, maxWidth: 360 },

@@ -8,13 +8,12 @@ import { proposalTarget } from '@/core/change/invitations/proposal';
 import { instantOf } from '@/core/time/eventTime';
 import { useCommands, useReveal } from '@/features/workspace';
 import { useNow, useSettings, useSnapshot } from '@/store';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { invitationWords } from '@/ui/words/invitations';
-import { peopleWords } from '@/ui/words/people';
 import { InvitedGuests } from './InvitedGuests';
 import { OwnDay } from './OwnDay';
 import { ReceivedInvitation } from './ReceivedInvitation';
@@ -22,6 +21,7 @@ import { useInvitationDeeds } from './useInvitationDeeds';
 import { reasonOf } from './WaitingList';
 import { type Waiting, waitingOf } from './waiting';
 import { whenText } from './wording';
+import { SideHead } from '../SideHead';
 
 const said = invitationWords.waits;
 
@@ -47,12 +47,7 @@ export function WaitingPage({ id, onClose }: { id: string; onClose: () => void }
       testID="waiting-page"
       style={[styles.page, { borderColor: colours.line, backgroundColor: colours.card }]}
     >
-      <View style={styles.head}>
-        <TitleText level={2} size="large" style={styles.grow}>
-          {title}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={peopleWords.close} onPress={onClose} />
-      </View>
+      <SideHead title={title} onClose={onClose} />
       {waiting?.kind === 'letter' ? <AppText tone="accent">{reasonOf(waiting, state)}</AppText> : null}
       {event ? <EventLines event={event} /> : null}
       {letter && letter.text !== '' ? <AppText>{letter.text}</AppText> : null}
@@ -171,8 +166,6 @@ function LetterDeeds({
 
 const styles = StyleSheet.create({
   page: { gap: space(3), padding: space(3), borderWidth: hairline, borderRadius: corner },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
-  grow: { flex: 1 },
   lines: { gap: space(1) },
   deeds: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   start: { alignSelf: 'flex-start' },

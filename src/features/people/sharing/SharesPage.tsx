@@ -3,14 +3,13 @@ import { groupShareId } from '@/core/model/share';
 import { accessOf } from '@/core/people/sharing/access';
 import { useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
-import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
-import { peopleWords } from '@/ui/words/people';
 import { sharingWords as said } from '@/ui/words/sharing';
 import { hueOf, initialsOf } from '../personMark';
 import { shareSummary } from './shareSummary';
+import { SideHead } from '../SideHead';
 
 /** Who sees what of one's own, colleagues and groups: each leads to where that is chosen. */
 export function SharesPage({ onShow, onClose }: { onShow: (id: string) => void; onClose: () => void }) {
@@ -23,12 +22,7 @@ export function SharesPage({ onShow, onClose }: { onShow: (id: string) => void; 
   );
   return (
     <View role="region" aria-label={said.title} style={styles.page} testID="shares">
-      <View style={styles.head}>
-        <TitleText level={2} size="large" style={styles.grow}>
-          {said.title}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={peopleWords.close} onPress={onClose} />
-      </View>
+      <SideHead title={said.title} onClose={onClose} />
       <AppText size="small" tone="quiet">
         {said.about}
       </AppText>
@@ -116,7 +110,6 @@ function Rows({
 
 const styles = StyleSheet.create({
   page: { gap: space(3) },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   grow: { flex: 1, minWidth: 0 },
   group: { gap: space(2) },
   rows: { borderWidth: hairline, borderBottomWidth: 0, borderRadius: corner },

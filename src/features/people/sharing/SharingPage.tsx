@@ -12,20 +12,19 @@ import {
   type ShareDepth,
 } from '@/core/model/share';
 import { accessByGroups, accessOf, allowsChanges, type Sharer } from '@/core/people/sharing/access';
-import { CopiedText } from '@/features/publish';
+import { SecretPage } from '@/features/publish';
 import { useCommands } from '@/features/workspace';
-import { newSecret, useCalendars, useOpenStore, useSettings, useSnapshot } from '@/store';
-import { dateString, DAY } from '@/core/time/civil';
-import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { newSecret, useCalendars, useOpenStore, useSnapshot } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space, WIDE } from '@/ui/theme/tokens';
-import { peopleWords } from '@/ui/words/people';
 import { sharingWords as said } from '@/ui/words/sharing';
 import { SeenPlan } from './SeenPlan';
+import { SideHead } from '../SideHead';
 
 const NOTHING: ShareFields = { depths: {}, mayChange: [] };
 
@@ -49,12 +48,7 @@ export function SharingPage({ id, onClose }: { id: string; onClose: () => void }
   const save = () => commit(saveShare(store.getSnapshot().state, id, name, fields, context()));
   return (
     <View role="region" aria-label={said.seesTitle(name)} style={styles.page} testID="sharing">
-      <View style={styles.head}>
-        <TitleText level={2} size="large" style={styles.grow}>
-          {said.seesTitle(name)}
-        </TitleText>
-        <Button icon="close" iconOnly kind="quiet" label={peopleWords.close} onPress={onClose} />
-      </View>
+      <SideHead title={said.seesTitle(name)} onClose={onClose} />
       {person ? (
         <ActingField
           name={name}
@@ -220,8 +214,7 @@ function CalendarDepth({
 
 /** The address at which a colleague finds what they see. */
 function OwnAddress({ share, name }: { share: Share | undefined; name: string }) {
-  const { store, clock } = useOpenStore();
-  const { demoNow } = useSettings();
+  const { store } = useOpenStore();
   const { commit, context } = useCommands();
   if (!share?.address)
     return (
@@ -229,19 +222,9 @@ function OwnAddress({ share, name }: { share: Share | undefined; name: string })
         {said.addressLater}
       </AppText>
     );
-  const page = `${window.location.origin}/p/${share.address.token}`;
-  // The demo has a clock of its own, which the server does not go by.
-  const shown = demoNow ? `${page}?from=${dateString(Math.floor(clock() / DAY))}` : page;
   return (
     <View style={styles.address}>
-      <CopiedText label={said.address} text={page}>
-        <Button
-          icon="open-in-new"
-          label={said.openPage}
-          onPress={() => window.open(shown, '_blank', 'noopener')}
-        />
-      </CopiedText>
-      <CopiedText label={said.feed} text={`${page}.ics`} />
+      <SecretPage token={share.address.token} />
       <Button
         label={said.renew}
         onPress={() => {
@@ -255,7 +238,6 @@ function OwnAddress({ share, name }: { share: Share | undefined; name: string })
 
 const styles = StyleSheet.create({
   page: { gap: space(4) },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space(2) },
   grow: { flex: 1, minWidth: 0 },
   acting: { gap: space(2) },
   calendars: { gap: space(3) },
