@@ -47,7 +47,10 @@ test('an hour with two colleagues is found and sent within six presses; their an
   await expect(sheet).toContainText('New: place.');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('untold')).toContainText('The guests do not know this yet.');
+  // One that was asked and let it be is not asked again after a reload.
   await page.goto('/people');
+  await expect(page.locator('html')).toHaveAttribute('data-attending', 'true');
+  await expect(sheet).toHaveCount(0);
   await press(page.getByTestId('waits').filter({ hasText: 'The guests do not know the last change' }));
   await press(page.getByTestId('untold').getByRole('button', { name: 'Tell the guests …' }));
   await press(sheet.getByTestId('send-invitation'));

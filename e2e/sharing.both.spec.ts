@@ -1,4 +1,4 @@
-import { expect, expectKept, press, test } from './pages';
+import { card, expect, expectKept, press, test } from './pages';
 
 test('a colleague is let see a calendar, which is looked at with their eyes; what they enter comes in', async ({
   page,
@@ -44,10 +44,10 @@ test('a colleague is let see a calendar, which is looked at with their eyes; wha
 
   await page.goto('/?date=2027-03-11');
   await expect(page.getByTestId('notice')).toContainText('Tobias Rask added “Tide board with Tobias”');
-  await expect(page.getByTestId('card').filter({ hasText: 'Tide' })).toHaveCount(1);
+  await expect(card(page, /Tide board with Tobias/)).toBeVisible();
   await expectKept(page, 'Tide board with Tobias');
   await press(page.getByTestId('notice').getByRole('button', { name: 'Undo' }));
-  await expect(page.getByTestId('card').filter({ hasText: 'Tide' })).toHaveCount(0);
+  await expect(card(page, /Tide board with Tobias/)).toHaveCount(0);
 
   // What is taken away is gone from the address, too.
   await page.goto('/people?sees=all');

@@ -121,6 +121,8 @@ export class Store {
   readonly setAside: number;
   /** Whether there was no data when it opened. */
   readonly isNew: boolean;
+  /** The id of what had been done last when it opened: what comes after it was done in the sight of this page. */
+  readonly lastBefore: string | undefined;
 
   private constructor(
     private readonly parts: StoreParts,
@@ -134,6 +136,7 @@ export class Store {
     this.page = parts.page ?? crypto.randomUUID().slice(0, 8);
     this.setAside = setAside;
     this.isNew = isNew;
+    this.lastBefore = timeline.history.done.at(-1)?.id;
     this.files = parts.files ?? new AttachmentFiles(parts.database);
     parts.log.listen((keys) => void this.hear(keys));
     parts.handover?.onLeaving(() => this.leave());

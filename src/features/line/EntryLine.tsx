@@ -79,16 +79,19 @@ export const EntryLine = memo(function EntryLine({
     setProblem('');
     if (next.trim() === '') setKept([]);
   };
+  /** Who types before the grammar has arrived waits for it, and loses nothing. */
+  const readAtLast = async () => read(grammar ?? (await importWords()), line, kept);
   const save = async () => {
-    // Who types before the grammar has arrived waits for it, and loses nothing.
-    const { calendar, fields: written } = read(grammar ?? (await importWords()), line, kept);
+    const { calendar, fields: written } = await readAtLast();
     if (!calendar) setProblem(words.line.noCalendar);
     else if (line.trim() && !written?.title) setProblem(words.line.missingTitle);
     else if (line.trim() && written && create(withMeeting(written, settings, meetingRooms()))) write('');
   };
-  const openFull = () => {
-    if (!fields) return;
-    workspace.edit({ fields, before: fields, panel: 'full', changed: true });
+  const openFull = async () => {
+    if (!line.trim()) return;
+    const { fields: written } = await readAtLast();
+    if (!written) return;
+    workspace.edit({ fields: written, before: written, panel: 'full', changed: true });
     write('');
   };
   const asOne = [line, ...pasted].filter(Boolean).join(' ');
@@ -120,7 +123,7 @@ export const EntryLine = memo(function EntryLine({
           }}
           onOpen={corrections.open}
           onOther={corrections.takeOther}
-          onFull={openFull}
+          onFull={() => void openFull()}
         />
       ) : null}
       <Problems texts={[problem, ...(reading?.draft.problems.map(problemText) ?? [])].filter(Boolean)} />
@@ -131,7 +134,7 @@ export const EntryLine = memo(function EntryLine({
         calendar={reading?.calendar ?? target}
         onWrite={write}
         onSave={() => void save()}
-        onFull={openFull}
+        onFull={() => void openFull()}
         onPasteLines={setPasted}
       />
       <Suspense fallback={null}>

@@ -66,6 +66,7 @@ export function FindTime({ people, rooms, known, about, onLeaveOut, onClose }: F
     known.times,
     choices,
     subject?.entryIds ?? NONE,
+    !isFirstReading,
   );
   const byId = useMemo(() => new Map([...people, ...rooms].map((each) => [each.id, each])), [people, rooms]);
   // A room has its whole name, somebody the one that they are called by.

@@ -43,7 +43,7 @@ export function Ladder({
         const isWhole = proposal.missing.length === 0;
         return (
           <Rung
-            key={proposal.start}
+            key={[proposal.start, ...proposal.missing].join(' ')}
             testID="proposal"
             title={`${shortDayText(day)} · ${times}${at === 0 && isWhole ? ` · ${said.best}` : ''}`}
             when={`${fullDayText(day)}, ${times}`}

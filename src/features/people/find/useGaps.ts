@@ -63,13 +63,14 @@ const attenderOf = (
   ...(times ? { known: { start: times.from, end: times.until } } : {}),
 });
 
-/** Times that suit some people, by what is known of them. */
+/** Times that suit some people, by what is known of them; nothing is asked before it `isKnown`. */
 export function useGaps(
   people: readonly Person[],
   rooms: readonly Person[],
   times: ReadonlyMap<string, BusyTimes>,
   choices: FindChoices,
   exceptEntryIds: readonly string[],
+  isKnown: boolean,
 ) {
   const { homeZone, workingPattern, homeLabel } = useSettings();
   const { free, unlisted } = useCalendarKinds();
@@ -127,5 +128,5 @@ export function useGaps(
       exceptEntryIds,
     ],
   );
-  return { question, ...useEngineAnswer(['gaps', question]) };
+  return { question, ...useEngineAnswer(['gaps', question], { enabled: isKnown }) };
 }

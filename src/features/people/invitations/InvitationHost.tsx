@@ -56,10 +56,10 @@ function watch(store: Store, now: () => number): () => void {
     else waiting = uids;
   };
   const leaveStore = store.onPatch((patch, _, after) => see(patch, after));
-  // What was done while this was still on its way.
+  // What was done while this was still on its way; of what was done before the page opened one was asked then.
   const { history, state } = store.getSnapshot();
   const last = history.done.at(-1);
-  if (last && now() - last.at < JUST_NOW) see(last, state);
+  if (last && last.id !== store.lastBefore && now() - last.at < JUST_NOW) see(last, state);
   const leaveNotice = useWorkspace.subscribe(({ notice }) => {
     if (waiting.length === 0 || notice?.tone !== 'done' || notice.act) return;
     const uids = waiting;
