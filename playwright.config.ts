@@ -26,7 +26,8 @@ export const launchOptions = {
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/browser',
-  workers: 2,
+  // One more than there are cores: a page often waits for a moment that it measures.
+  workers: 3,
   fullyParallel: true,
   forbidOnly: !!process.env.CI,
   retries: 0,

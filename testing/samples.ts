@@ -1,6 +1,6 @@
 import type { Person } from '@/core/model/person';
 import { blankFields } from '@/core/change/eventFields';
-import type { CalendarEvent } from '@/core/model/entry';
+import { type CalendarEvent, type Entry, eventsOf } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { initialSettings } from '@/core/model/initialSettings';
 import { emptyState, type State } from '@/core/model/state';
@@ -57,7 +57,7 @@ export const calendar = (fields: Partial<Calendar> = {}): Calendar => ({
 });
 
 /** A state with the calendars Meetings and Desk work, and the given events. */
-export function stateWith(...events: CalendarEvent[]): State {
+export function stateWith(...entries: Entry[]): State {
   const desk = calendar({ id: 'desk', name: 'Desk work', mark: 'DW', colour: 'pine', order: 2 });
   return {
     ...emptyState(),
@@ -65,9 +65,19 @@ export function stateWith(...events: CalendarEvent[]): State {
       ['meetings', calendar()],
       ['desk', desk],
     ]),
-    entries: new Map(events.map((entry) => [entry.id, entry])),
+    entries: new Map(entries.map((entry) => [entry.id, entry])),
     settings: new Map([['settings', initialSettings(FENNICK)]]),
   };
+}
+
+/** The events of a state. */
+export const eventsIn = (state: Pick<State, 'entries'>): CalendarEvent[] => eventsOf(state.entries.values());
+
+/** The event of an id. */
+export function eventIn(state: Pick<State, 'entries'>, id: string): CalendarEvent {
+  const found = eventsIn(state).find((each) => each.id === id);
+  if (!found) throw new Error(`no event ${id}`);
+  return found;
 }
 
 /** A context whose ids count up. */

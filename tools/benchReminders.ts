@@ -1,4 +1,4 @@
-import type { Entry } from '@/core/model/entry';
+import { type CalendarEvent, type Entry, eventsOf } from '@/core/model/entry';
 import { noticeBefore, offsetTrigger, REMINDER_WAYS } from '@/core/model/reminder';
 import { dueReminders, type Reminded } from '@/core/reminders/dueReminders';
 import { ReminderIndex } from '@/core/reminders/reminderIndex';
@@ -16,7 +16,7 @@ type Measure = (what: string, runs: number, task: (run: number) => unknown) => v
 
 /** Measures what reminders take, each entry of a set having two: one some minutes before, one a day before. */
 export function measureReminders(entries: readonly Entry[], zone: string, measure: Measure): void {
-  const reminded = entries.map((entry, index): Entry => ({
+  const reminded = eventsOf(entries).map((entry, index): CalendarEvent => ({
     ...entry,
     reminders: [
       noticeBefore(LEADS[index % LEADS.length]!),

@@ -83,12 +83,11 @@ export function after(model: Model, deed: Deeds): Model {
   }
 }
 
-const placeOf = (record: Change['before']): Place =>
-  record && 'start' in record && typeof record.start !== 'number'
-    ? record.start.kind === 'date'
-      ? record.start.date
-      : record.start.local.slice(0, 10)
-    : undefined;
+function placeOf(record: Change['before']): Place {
+  const start = record && 'start' in record ? record.start : undefined;
+  if (typeof start !== 'object') return undefined;
+  return start.kind === 'date' ? start.date : start.local.slice(0, 10);
+}
 
 function deedOf({ summary, changes }: Patch): Deed {
   return {

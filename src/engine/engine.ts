@@ -1,5 +1,5 @@
 import type { Patch } from '@/core/change/patch';
-import type { CalendarEvent, Entry } from '@/core/model/entry';
+import { type CalendarEvent, type Entry, eventsOf, isEvent } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
@@ -114,9 +114,10 @@ export class Engine {
     this.search.reset();
     this.table.reset();
     const entries = chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]);
-    this.index.load(entries, new Set(aside));
+    const events = eventsOf(entries);
+    this.index.load(events, new Set(aside));
     this.checks.reset();
-    this.reminders.load(entries);
+    this.reminders.load(events);
     this.plans.clear();
   }
 
@@ -143,13 +144,16 @@ export class Engine {
         this.plans.clear();
       }
       if (change.collection !== 'entries') continue;
-      this.checks.touch(change.id, [change.before, change.after]);
-      for (const event of [change.before, change.after])
+      const [before, after] = [change.before, change.after].map((entry) =>
+        entry && isEvent(entry) ? entry : null,
+      );
+      this.checks.touch(change.id, [before!, after!]);
+      for (const event of [before, after])
         if (event) for (const plan of this.plans.values()) plan.touch(event);
-      if (change.after) {
-        this.index.put(change.after);
-        this.search.put(change.after);
-        this.reminders.put(change.after);
+      if (after) {
+        this.index.put(after);
+        this.search.put(after);
+        this.reminders.put(after);
       } else {
         this.index.remove(change.id);
         this.search.remove(change.id);

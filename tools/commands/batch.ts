@@ -59,6 +59,8 @@ const WHY: Readonly<Record<Refusal, string>> = {
   'series-without-end': 'the series has no end',
   'too-many-dates': 'the series makes too many dates',
   'fits-no-rule': 'no rule makes its day together with the others',
+  'no-date': 'it has no date',
+  'no-event': 'it is a to-do, not an event',
 };
 
 /** Says what became of the entries: those that changed with the fields that did, and those that could not with why. */

@@ -5,7 +5,7 @@ import { editEach, madeOfEach } from './editEach';
 import type { ChangeResult } from './eventFields';
 import { daysBy, moveEntries } from './moveEntry';
 import type { ChangeContext } from './patch';
-import { eventAt, type Target } from './target';
+import { entryAt, type Target } from './target';
 
 /** Which occurrences of the series among several entries a change is about. */
 export type SeveralScope = 'this' | 'every';
@@ -20,8 +20,8 @@ export function moveToCalendar(
 ): ChangeResult {
   const calendar = state.calendars.get(calendarId);
   if (!calendar) return { refused: 'calendar-missing' };
-  const elsewhere = targets.filter((target) => eventAt(state, target, context)?.calendarId !== calendarId);
-  const edited = editEach(state, elsewhere, scope, (event) => ({ ...event, calendarId }), context);
+  const elsewhere = targets.filter((target) => entryAt(state, target, context)?.calendarId !== calendarId);
+  const edited = editEach(state, elsewhere, scope, (entry) => ({ ...entry, calendarId }), context);
   return madeOfEach(edited, { what: 'entries-to-calendar', name: calendar.name });
 }
 

@@ -1,4 +1,4 @@
-import type { CalendarEvent, Entry } from '../model/entry';
+import { type Dated, type Entry, seriesOf } from '../model/entry';
 import { type Calendar, isReadOnly } from '../model/calendar';
 import type { BinItem, State } from '../model/state';
 import { DAY } from '../time/civil';
@@ -81,7 +81,7 @@ export function binnedEntries(state: Pick<State, 'bin' | 'calendars'>): BinnedEn
 }
 
 /** The series that a changed occurrence belongs to, with its date let in again. */
-function lettingIn({ entry }: BinItem, series: CalendarEvent, context: ChangeContext): CalendarEvent {
+function lettingIn({ entry }: BinItem, series: Dated, context: ChangeContext): Dated {
   return (entry.recurrenceId && withDate(series, entry.recurrenceId, context)) ?? series;
 }
 
@@ -100,9 +100,10 @@ export function restoreFromBin(
   const items = [...state.bin.values()].filter(
     ({ id, entry }) => asked.has(id) || (entry.seriesId !== undefined && asked.has(entry.seriesId)),
   );
-  const series = new Map<string, CalendarEvent>();
+  const series = new Map<string, Dated>();
   const changes = items.flatMap((item): Change[] => {
-    const head = item.entry.seriesId === undefined ? undefined : state.entries.get(item.entry.seriesId);
+    const head =
+      item.entry.seriesId === undefined ? undefined : seriesOf(state.entries.get(item.entry.seriesId));
     if (head) series.set(head.id, lettingIn(item, series.get(head.id) ?? head, context));
     const own = state.calendars.get(item.entry.calendarId);
     // What belongs to a series lies where the series does.

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Dated, type Entry, seriesOf } from '../model/entry';
 import type { State } from '../model/state';
 import { atWall, recurrenceKey, wallOf } from '../time/eventTime';
 import { toBin } from './binChanges';
@@ -10,7 +10,7 @@ import { isRecurring, masterOf, type Target } from './target';
 import { touched } from './versions';
 
 /** A series that leaves one occurrence out (EXDATE, RFC 5545 3.8.5.1). */
-export function leaveOut(series: CalendarEvent, wall: number): CalendarEvent {
+export function leaveOut(series: Dated, wall: number): Dated {
   const recurrence = series.recurrence!;
   const exception = atWall(series.start, wall);
   const key = recurrenceKey(wall, series.start.kind === 'date');
@@ -27,19 +27,20 @@ export function binEntries(
   scope: 'this' | 'every',
   context: ChangeContext,
 ): Patch {
-  const series = new Map<string, CalendarEvent>();
-  const binned = new Map<string, CalendarEvent>();
+  const series = new Map<string, Dated>();
+  const binned = new Map<string, Entry>();
   for (const target of targets) {
     const entry = state.entries.get(target.entryId);
     const master = masterOf(state, target);
     if (!entry || !master) continue;
     const wall = originalWall(state, target, context.zone);
-    if (scope === 'every' || !isRecurring(state, target) || wall === undefined) {
+    const whole = seriesOf(master);
+    if (scope === 'every' || !whole || !isRecurring(state, target) || wall === undefined) {
       binned.set(master.id, master);
       for (const override of overridesOf(state, master.id)) binned.set(override.id, override);
       continue;
     }
-    series.set(master.id, leaveOut(series.get(master.id) ?? master, wall));
+    series.set(whole.id, leaveOut(series.get(whole.id) ?? whole, wall));
     if (entry.id !== master.id) binned.set(entry.id, entry);
   }
   const changes = [

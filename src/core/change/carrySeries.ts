@@ -1,4 +1,4 @@
-import type { CalendarEvent, Recurrence } from '../model/entry';
+import type { Dated, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { endAfter } from '../recurrence/occurrenceShape';
 import {
@@ -109,7 +109,7 @@ function ruleAlong(text: string, from: EventTime, to: EventTime): string | Refus
 
 /** The dates of a series that its start takes along: further ones, those left out, and those with ends of their own. */
 function datesAlong(
-  series: CalendarEvent,
+  series: Dated,
   to: EventTime,
   viewZone: string,
 ): Pick<Recurrence, 'dates' | 'exceptionDates' | 'periods'> {
@@ -141,7 +141,7 @@ function datesAlong(
  * out go along by as much as its start does (RFC 5545 3.8.5). Its end stays; who calls sets it.
  * @returns a refusal where a rule names days or hours that can't move
  */
-export function carrySeries(series: CalendarEvent, to: EventTime, viewZone: string): CalendarEvent | Refusal {
+export function carrySeries(series: Dated, to: EventTime, viewZone: string): Dated | Refusal {
   const { recurrence, start } = series;
   if (!recurrence || JSON.stringify(start) === JSON.stringify(to)) return { ...series, start: to };
   const rules: string[] = [];
@@ -161,7 +161,7 @@ export function carrySeries(series: CalendarEvent, to: EventTime, viewZone: stri
  * A whole series moved by wall-clock milliseconds: its start and end, the weekdays of a weekly rule, its
  * further dates and exceptions. A rule that names days of a month or year can't move to another day.
  */
-export function shiftSeries(series: CalendarEvent, by: number, viewZone: string): CalendarEvent | Refusal {
+export function shiftSeries(series: Dated, by: number, viewZone: string): Dated | Refusal {
   const { start } = shiftEvent(series, by, viewZone);
   const moved = carrySeries(series, start, viewZone);
   return isRefusal(moved) ? moved : { ...moved, end: endAfter(series, start, viewZone) };

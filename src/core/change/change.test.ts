@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { OccurrenceIndex } from '../schedule/occurrenceIndex';
-import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
+import {
+  calendar,
+  context,
+  date,
+  event,
+  eventsIn,
+  FENNICK,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
 import type { State } from '../model/state';
 import { moveToCalendar, shiftByDays } from './batchChanges';
 import { binnedEntries, clearOldBin, emptyBin, removeFromBin, restoreFromBin } from './binChanges';
@@ -31,7 +41,7 @@ function done(result: ChangeResult): Patch {
 /** The starts that a state shows in a window, as wall times in Fennick. */
 function starts(state: State, from = '2027-03-01', to = '2027-04-30'): string[] {
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   return index
     .between({ start: Date.parse(from), end: Date.parse(to) }, FENNICK)
     .map((occurrence) => `${new Date(occurrence.startWall).toISOString().slice(5, 16)} ${occurrence.title}`);

@@ -1,4 +1,4 @@
-import { calendar, context, date, event, series, stateWith, zoned } from '../../../testing/samples';
+import { calendar, context, date, event, eventsIn, series, stateWith, zoned } from '../../../testing/samples';
 import type { State } from '../model/state';
 import { findDoubles } from '../tidy/doubles';
 import { attachmentsBySize, removeAttachments } from './attachmentChanges';
@@ -13,7 +13,7 @@ import { readOnlyTouched } from './readOnly';
 
 const titles = (state: State) => [...state.entries.values()].map(({ title }) => title).sort();
 const days = (state: State) =>
-  [...state.entries.values()]
+  eventsIn(state)
     .map(({ start }) => (start.kind === 'date' ? start.date : start.local.slice(0, 10)))
     .sort();
 const apply = (state: State, patch: Patch | undefined) => applyPatch(state, patch!);
@@ -173,7 +173,7 @@ describe('copies', () => {
     );
     const again = apply(state, againOn(state, { entryId: 'a' }, dayNumbers, context()));
     expect(days(again)).toEqual(['2027-03-09', '2027-03-09', '2027-03-20', '2027-04-05']);
-    const april = [...again.entries.values()].find(
+    const april = eventsIn(again).find(
       ({ start }) => start.kind === 'zoned' && start.local.startsWith('2027-04'),
     );
     expect([april!.start, april!.end]).toEqual([zoned('2027-04-05T14:00'), zoned('2027-04-05T15:00')]);

@@ -1,17 +1,17 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isDated } from '../model/entry';
 import type { State } from '../model/state';
 import { DAY } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { type ChangeContext, makePatch, type Patch, put } from './patch';
 import { shiftEvent } from './shift';
 import { overridesOf } from './overrides';
-import { eventAt, type Target } from './target';
+import { entryAt, type Target } from './target';
 import { freshCopy } from './versions';
 
-/** An occurrence, or a changed one, as a single event. */
-export function single(event: CalendarEvent): CalendarEvent {
-  const { seriesId: _, recurrenceId: __, recurrenceRange: ___, recurrence: ____, ...rest } = event;
-  return rest;
+/** An occurrence, or a changed one, as a single entry. */
+export function single<Kept extends Entry>(entry: Kept): Kept {
+  const { seriesId: _, recurrenceId: __, recurrenceRange: ___, recurrence: ____, ...rest } = entry;
+  return rest as unknown as Kept;
 }
 
 /** Copies entries to a calendar; a series whole with its changed occurrences, an occurrence as a single entry. */
@@ -21,12 +21,12 @@ export function copyToCalendar(
   calendarId: string,
   context: ChangeContext,
 ): Patch {
-  const copies = targets.flatMap((target): CalendarEvent[] => {
-    const event = eventAt(state, target, context);
-    if (!event) return [];
-    if (!event.recurrence) return [freshCopy({ ...single(event), calendarId }, context)];
-    const copy = freshCopy({ ...event, calendarId }, context);
-    const overrides = overridesOf(state, event.id).map((override) => ({
+  const copies = targets.flatMap((target): Entry[] => {
+    const entry = entryAt(state, target, context);
+    if (!entry) return [];
+    if (!entry.recurrence) return [freshCopy({ ...single(entry), calendarId }, context)];
+    const copy = freshCopy({ ...entry, calendarId }, context);
+    const overrides = overridesOf(state, entry.id).map((override) => ({
       ...override,
       calendarId,
       id: context.newId(),
@@ -49,9 +49,9 @@ export function copyToCalendar(
 
 /** The same entry once more at the same time. Of a series, the occurrence. */
 export function duplicateEntry(state: State, target: Target, context: ChangeContext): Patch | undefined {
-  const event = eventAt(state, target, context);
-  if (!event) return undefined;
-  const copy = freshCopy(event.recurrence ? event : single(event), context);
+  const entry = entryAt(state, target, context);
+  if (!entry) return undefined;
+  const copy = freshCopy(entry.recurrence ? entry : single(entry), context);
   return makePatch(context, { what: 'entry-duplicated', count: 1, name: copy.title }, [
     put(state, 'entries', copy),
   ]);
@@ -64,15 +64,15 @@ export function againOn(
   days: readonly number[],
   context: ChangeContext,
 ): Patch | undefined {
-  const event = eventAt(state, target, context);
-  if (!event) return undefined;
-  const from = Math.floor(wallOf(event.start) / DAY);
+  const entry = entryAt(state, target, context);
+  if (!entry || !isDated(entry)) return undefined;
+  const from = Math.floor(wallOf(entry.start) / DAY);
   const copies = [...new Set(days)].map((day) =>
-    freshCopy(shiftEvent(single(event), (day - from) * DAY, context.zone), context),
+    freshCopy(shiftEvent(single(entry), (day - from) * DAY, context.zone), context),
   );
   return makePatch(
     context,
-    { what: 'entry-again', count: copies.length, name: event.title },
+    { what: 'entry-again', count: copies.length, name: entry.title },
     copies.map((copy) => put(state, 'entries', copy)),
   );
 }

@@ -1,5 +1,5 @@
 import { BatchStep } from '../model/batchStep';
-import type { CalendarEvent } from '../model/entry';
+import type { Entry } from '../model/entry';
 import type { State } from '../model/state';
 import { applyStep, isEventStep, stepTools } from './batch/eventSteps';
 import { editEach, madeOfEach } from './editEach';
@@ -35,12 +35,12 @@ function stepOf(cell: Exclude<Cell, 'title'>, text: string): BatchStep | undefin
 
 /** What is written into a cell, in an event. */
 function written(
-  event: CalendarEvent,
+  event: Entry,
   cell: Cell,
   text: string,
   state: State,
   context: ChangeContext,
-): CalendarEvent | Refusal {
+): Entry | Refusal {
   if (cell === 'title') return { ...event, title: text.trim() };
   const step = stepOf(cell, text);
   return step && isEventStep(step) ? applyStep(event, step, stepTools(state, context.zone)) : event;

@@ -1,8 +1,8 @@
-import type { CalendarEvent } from '../model/entry';
 import type { State } from '../model/state';
 import type { ChangeResult } from './eventFields';
 import type { ChangeContext, Summary } from './patch';
-import { type Edit, editTarget } from './scopes';
+import type { Edit } from './edits';
+import { editTarget } from './scopes';
 import { isRefusal, type Refusal } from './shift';
 import { isRecurring, masterOf, type Scope, type Target } from './target';
 import { UnitOfWork } from './unitOfWork';
@@ -58,7 +58,7 @@ export function editEach(
   state: State,
   targets: readonly Target[],
   scope: Scope,
-  edit: (event: CalendarEvent) => ReturnType<Edit>,
+  edit: Edit,
   context: ChangeContext,
 ): EachEdited {
   const work = new UnitOfWork(state, context);

@@ -1,5 +1,5 @@
 import { context, date, event, series, stateWith, zoned } from '../../../testing/samples';
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, type EventFields } from '../model/entry';
 import { changeEntry, createEntries, fieldsSeenAt, seriesAsEdited, writtenUpon } from './entryChanges';
 import { isRefused } from './eventFields';
 import { applyPatch } from './patch';
@@ -39,9 +39,9 @@ describe('what was written while another page changed the entry', () => {
   });
 
   test('takes what was emptied as emptied', () => {
-    const coloured = { ...before, colour: 'moss' as const };
+    const coloured: EventFields = { ...before, colour: 'moss' };
     const { colour: _, ...plain } = coloured;
-    expect(writtenUpon(coloured, coloured, plain).colour).toBeUndefined();
+    expect(writtenUpon<EventFields>(coloured, coloured, plain).colour).toBeUndefined();
   });
 
   test('takes start, end and rule together', () => {

@@ -1,4 +1,15 @@
-import type { CalendarEvent, Recurrence, EventFields } from '../model/entry';
+import {
+  type Dated,
+  type Entry,
+  type EntryFields,
+  type EventFields,
+  isDated,
+  isEvent,
+  isTodo,
+  type Recurrence,
+  seriesOf,
+  type TodoFields,
+} from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
 import { readRule } from '../recurrence/choices';
@@ -9,7 +20,7 @@ import { type Change, type ChangeContext, makePatch, put, type Summary } from '.
 import { checked, type Edited, editTarget, firstOf } from './scopes';
 import { type Repeat, sameValue, seriesLike } from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
-import { eventAt, masterOf, type Scope, type Target, targetKey } from './target';
+import { entryAt, masterOf, type Scope, type Target, targetKey } from './target';
 
 /** Makes an event. */
 export function createEntry(state: State, fields: EventFields, context: ChangeContext): ChangeResult {
@@ -49,7 +60,7 @@ const sameRules = (a: Recurrence | undefined, b: Recurrence | undefined): boolea
  * month from the series' start and the shown one has another, they are written out.
  */
 export function recurrenceSeenAt(state: State, target: Target, shown: EventTime): Recurrence | undefined {
-  const master = masterOf(state, target);
+  const master = seriesOf(masterOf(state, target));
   if (!master?.recurrence) return undefined;
   const rules = master.recurrence.rules.map((text) => {
     const rule = readRule(text);
@@ -60,32 +71,59 @@ export function recurrenceSeenAt(state: State, target: Target, shown: EventTime)
   return { ...master.recurrence, rules };
 }
 
-/** The fields of a target as they are shown to be edited; undefined if it is not there any more. */
-export function fieldsSeenAt(state: State, target: Target, context: ChangeContext): EventFields | undefined {
-  const event = eventAt(state, target, context);
-  if (!event) return undefined;
-  const recurrence = recurrenceSeenAt(state, target, event.start);
-  const { recurrence: _, ...fields } = event;
+/** An entry as it stands at a target, with its repeats as they are said there. */
+function seenAt(state: State, target: Target, context: ChangeContext): Entry | undefined {
+  const entry = entryAt(state, target, context);
+  if (!entry?.start) return entry;
+  const recurrence = recurrenceSeenAt(state, target, entry.start);
+  const { recurrence: _, ...fields } = entry;
   return recurrence ? { ...fields, recurrence } : fields;
+}
+
+/** The fields of an event as they are shown to be edited; undefined if it is not there any more. */
+export function fieldsSeenAt(state: State, target: Target, context: ChangeContext): EventFields | undefined {
+  const entry = seenAt(state, target, context);
+  return entry && isEvent(entry) ? entry : undefined;
+}
+
+/** The fields of a to-do as they are shown to be edited; undefined if it is not there any more. */
+export function todoFieldsSeenAt(
+  state: State,
+  target: Target,
+  context: ChangeContext,
+): TodoFields | undefined {
+  const entry = seenAt(state, target, context);
+  return entry && isTodo(entry) ? entry : undefined;
 }
 
 /**
  * What was written in fields, upon what they are meanwhile: another page may have changed what was not touched here. Start
  * and end are one field, and so is how it repeats with them: a rule is meant for the start that it was written for.
  */
-export function writtenUpon(now: EventFields, before: EventFields, written: EventFields): EventFields {
-  const isTouched = (names: readonly (keyof EventFields)[]) =>
-    names.some((name) => !sameValue(written[name], before[name]));
-  const together: readonly (readonly (keyof EventFields)[])[] = [['start', 'end', 'recurrence']];
-  const single = (Object.keys({ ...now, ...written }) as (keyof EventFields)[])
+export function writtenUpon<Fields extends EntryFields>(
+  now: Fields,
+  before: Fields,
+  written: Fields,
+): Fields {
+  const valuesOf = (fields: Fields) => fields as Readonly<Record<string, unknown>>;
+  const isTouched = (names: readonly string[]) =>
+    names.some((name) => !sameValue(valuesOf(written)[name], valuesOf(before)[name]));
+  const together: readonly (readonly string[])[] = [['start', 'end', 'hasStart', 'recurrence']];
+  const single = Object.keys({ ...now, ...written })
     .filter((name) => !together.flat().includes(name))
     .map((name) => [name] as const);
   const taken = [...together, ...single].filter(isTouched).flat();
-  return { ...now, ...Object.fromEntries(taken.map((name) => [name, written[name]])) };
+  return { ...now, ...Object.fromEntries(taken.map((name) => [name, valuesOf(written)[name]])) };
 }
 
 /** How fields change how the series of a target repeats; undefined if they do not. */
-function repeatOf(state: State, target: Target, fields: EventFields, shown: EventTime): Repeat | undefined {
+function repeatOf(
+  state: State,
+  target: Target,
+  fields: EntryFields,
+  shown: EventTime | undefined,
+): Repeat | undefined {
+  if (!shown) return undefined;
   const before = recurrenceSeenAt(state, target, shown);
   const { recurrence } = fields;
   const isRuleKept =
@@ -100,10 +138,10 @@ function repeatOf(state: State, target: Target, fields: EventFields, shown: Even
 export function changesRule(
   state: State,
   target: Target,
-  fields: EventFields,
+  fields: EntryFields,
   context: ChangeContext,
 ): boolean {
-  const shown = eventAt(state, target, context);
+  const shown = entryAt(state, target, context);
   return shown !== undefined && repeatOf(state, target, fields, shown.start) !== undefined;
 }
 
@@ -111,14 +149,16 @@ export function changesRule(
 export function seriesAsEdited(
   state: State,
   target: Target,
-  fields: EventFields,
+  fields: EntryFields,
   context: ChangeContext,
-): CalendarEvent | Refusal {
-  const master = masterOf(state, target);
-  const shown = eventAt(state, target, context);
-  if (!master || !shown) return 'entry-missing';
+): Dated | Refusal {
+  const master = seriesOf(masterOf(state, target));
+  const shown = entryAt(state, target, context);
+  const edited = shown && withFields(shown, fields);
+  if (!master || !shown || !edited || !isDated(shown)) return 'entry-missing';
+  if (!isDated(edited)) return 'no-date';
   const repeat = repeatOf(state, target, fields, shown.start);
-  return seriesLike(master, { shown, edited: withFields(shown, fields), repeat }, context.zone);
+  return seriesLike(master, { shown, edited, repeat }, context.zone);
 }
 
 /**
@@ -129,20 +169,20 @@ export function seriesAsEdited(
 export function changeEntry(
   state: State,
   target: Target,
-  fields: EventFields,
+  fields: EntryFields,
   scope: Scope,
   context: ChangeContext,
 ): ChangeResult {
   if (!state.calendars.has(fields.calendarId)) return { refused: 'calendar-missing' };
-  const shown = eventAt(state, target, context);
+  const shown = entryAt(state, target, context);
   const edited = editTarget(
     state,
     target,
     scope,
-    (event) => {
+    (entry) => {
       const { recurrence, ...rest } = fields;
-      const isOccurrence = event.seriesId !== undefined;
-      return withFields(event, isOccurrence ? rest : { ...rest, recurrence });
+      const isOccurrence = entry.seriesId !== undefined;
+      return withFields(entry, isOccurrence ? rest : { ...rest, recurrence });
     },
     context,
     shown && repeatOf(state, target, fields, shown.start),

@@ -1,5 +1,5 @@
 import { initialFields } from '../fields/eventFields';
-import type { CalendarEvent, EventFields } from '../model/entry';
+import type { CalendarEvent, Entry, EventFields, FieldsOf } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { ChangeContext, Patch } from './patch';
 import type { Refusal } from './shift';
@@ -26,10 +26,10 @@ export const createEvent = (fields: EventFields, context: ChangeContext): Calend
   ...freshVersion(context),
 });
 
-/** An event with other fields. What it is (its ids, its series, what a file held beyond the model) stays. */
-export function withFields(event: CalendarEvent, fields: Partial<EventFields>): CalendarEvent {
+/** An entry with other fields. What it is (its ids, its series, what a file held beyond the model) stays. */
+export function withFields<Kept extends Entry>(entry: Kept, fields: Partial<FieldsOf<Kept>>): Kept {
   const { kind, id, uid, created, sequence, seriesId, recurrenceId, recurrenceRange, preserved, modified } =
-    event;
+    entry;
   const identity = { kind, id, uid, created, modified, sequence, seriesId, recurrenceId, recurrenceRange };
-  return { ...event, ...fields, ...identity, preserved };
+  return { ...entry, ...fields, ...identity, preserved };
 }

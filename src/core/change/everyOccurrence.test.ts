@@ -1,5 +1,14 @@
-import { context, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
-import type { CalendarEvent } from '../model/entry';
+import {
+  context,
+  event,
+  eventIn,
+  eventsIn,
+  FENNICK,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
+import { type CalendarEvent, type Dated } from '../model/entry';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
 import { OccurrenceIndex } from '../schedule/occurrenceIndex';
@@ -66,7 +75,7 @@ interface Row {
 /** What a person sees of a state, in order. */
 function rows(state: State): Row[] {
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   return index
     .between({ start: Date.UTC(2027, 0, 1), end: Date.UTC(2028, 0, 1) }, FENNICK)
     .map(({ start, end, title, location, calendarId }) => ({
@@ -231,14 +240,12 @@ describe.each(cases)('$kind, for “$scope”', ({ target, scope }) => {
     }));
     const patch = done(changeEntry(state, target, fields, scope, context()));
     const after = applyPatch(state, patch);
-    const kept = [...after.entries.values()].find(({ recurrence }) =>
-      recurrence?.rules[0]?.includes('INTERVAL=2'),
-    )!;
+    const kept = eventsIn(after).find(({ recurrence }) => recurrence?.rules[0]?.includes('INTERVAL=2'))!;
     const shownAs = seriesAsEdited(state, target, fields, context());
     if (typeof shownAs === 'string') throw new Error(shownAs);
     const from = wallOf(fields.start);
     const midnight = Math.floor(from / DAY) * DAY;
-    const walls = (of: CalendarEvent) => new Series(of).next(midnight, 6, FENNICK).map(({ wall }) => wall);
+    const walls = (of: Dated) => new Series(of).next(midnight, 6, FENNICK).map(({ wall }) => wall);
     expect(walls(kept).slice(0, 3)).toEqual(walls(shownAs).slice(0, 3));
     // Every second week from the day that was looked at.
     const weeks = walls(kept).filter((wall) => Math.floor(wall / DAY - Math.floor(from / DAY)) % 14 === 0);
@@ -299,7 +306,7 @@ describe('a rule that is chosen while looking at a later date', () => {
       recurrence: { ...recurrence!, rules: [rule] },
     }));
     const after = applyPatch(state, done(changeEntry(state, target, fields, 'every', context())));
-    return new Series(after.entries.get('call')!)
+    return new Series(eventIn(after, 'call'))
       .next(parseLocal('2027-01-01T00:00'), 4, FENNICK)
       .map(({ wall }) => localString(wall).slice(0, 10));
   };

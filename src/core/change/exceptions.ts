@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Dated, seriesOf } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
@@ -15,11 +15,7 @@ export function resetOccurrence(state: State, overrideId: string, context: Chang
 }
 
 /** A series with a date that it leaves out let in again; undefined if it leaves out no such date. */
-export function withDate(
-  event: CalendarEvent,
-  date: EventTime,
-  context: ChangeContext,
-): CalendarEvent | undefined {
+export function withDate(event: Dated, date: EventTime, context: ChangeContext): Dated | undefined {
   if (!event.recurrence) return undefined;
   const series = new Series(event);
   const wallOfDate = (time: EventTime) => series.wallOfRecurrenceId(time, context.zone);
@@ -36,7 +32,7 @@ export function bringBackDate(
   date: EventTime,
   context: ChangeContext,
 ): Patch | undefined {
-  const event = state.entries.get(seriesId);
+  const event = seriesOf(state.entries.get(seriesId));
   const whole = event && withDate(event, date, context);
   if (!whole) return undefined;
   return makePatch(context, { what: 'occurrence-brought-back', count: 1, name: whole.title }, [

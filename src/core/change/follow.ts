@@ -1,13 +1,13 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, seriesOf } from '../model/entry';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
 import type { Patch } from './patch';
 import { targetKey } from './target';
 
 /** The key of the occurrence that a changed one stands for, by its series as a state has it. */
-function keyInSeries(state: State, event: CalendarEvent): string | undefined {
-  const series = event.seriesId === undefined ? undefined : state.entries.get(event.seriesId);
-  if (!series?.recurrence || !event.recurrenceId) return undefined;
+function keyInSeries(state: State, event: Entry): string | undefined {
+  const series = event.seriesId === undefined ? undefined : seriesOf(state.entries.get(event.seriesId));
+  if (!series || !event.recurrenceId) return undefined;
   const compiled = new Series(series);
   const wall = compiled.wallOfRecurrenceId(event.recurrenceId, 'UTC');
   return targetKey({ entryId: series.id, recurrenceKey: compiled.keyOf(wall) });

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, eventsOf } from '../model/entry';
 import type { State } from '../model/state';
 import { type Double, findDoubles } from '../tidy/doubles';
 import { toBin } from './binChanges';
@@ -7,18 +7,18 @@ import { type Change, type ChangeContext, makePatch, type Patch, put, remove } f
 /** What merging one calendar into another would do. */
 export interface MergePreview {
   /** Entries of the calendar that goes, with changed occurrences. */
-  readonly entries: readonly CalendarEvent[];
+  readonly entries: readonly Entry[];
   /** Those (`one`) that look like an entry (`other`) of the calendar that stays. */
   readonly doubles: readonly Double[];
 }
 
-const entriesOf = (state: State, calendarId: string): CalendarEvent[] =>
+const entriesOf = (state: State, calendarId: string): Entry[] =>
   [...state.entries.values()].filter((entry) => entry.calendarId === calendarId);
 
 /** What merging a calendar into another one would do. */
 export function previewMerge(state: State, fromId: string, intoId: string): MergePreview {
   const entries = entriesOf(state, fromId);
-  return { entries, doubles: findDoubles(entries, entriesOf(state, intoId)) };
+  return { entries, doubles: findDoubles(eventsOf(entries), eventsOf(entriesOf(state, intoId))) };
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Dated, isDated, seriesOf } from '../model/entry';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
 import { DAY } from '../time/civil';
@@ -6,15 +6,17 @@ import { wallOf } from '../time/eventTime';
 import { timeAlong } from './carrySeries';
 import { editEach, isWholeSeries, madeOfEach } from './editEach';
 import { madeOf } from './entryChanges';
-import { type ChangeResult, createEvent, isRefused } from './eventFields';
+import { editDated } from './edits';
+import { type ChangeResult, isRefused } from './eventFields';
+import { single } from './copyEntries';
 import { type ChangeContext, makePatch, put, type SummaryKind } from './patch';
 import { overridesOf } from './overrides';
 import { editTarget, splitAt } from './scopes';
 import { seriesLike, timesLike } from './seriesLike';
 import { isRefusal, type Refusal, shiftEvent, stretchEvent, toHours, toWholeDays } from './shift';
-import { eventAt, masterOf, type Scope, type Target, targetKey } from './target';
+import { entryAt, masterOf, type Scope, type Target, targetKey } from './target';
 import { UnitOfWork } from './unitOfWork';
-import { freshVersion } from './versions';
+import { freshCopy, freshVersion } from './versions';
 
 /** How a drag or a key changes when an entry is, and in which calendar, if that changes too. */
 export type Move = TimeMove & { readonly calendarId?: string | undefined };
@@ -32,7 +34,7 @@ type TimeMove =
 /** Days to wall-clock milliseconds, for moves by whole days. */
 export const daysBy = (days: number): Move => ({ kind: 'shift', by: days * DAY });
 
-function timeMoved(event: CalendarEvent, move: TimeMove, zone: string): CalendarEvent | Refusal {
+function timeMoved(event: Dated, move: TimeMove, zone: string): Dated | Refusal {
   switch (move.kind) {
     case 'shift':
       return shiftEvent(event, move.by, zone);
@@ -45,7 +47,7 @@ function timeMoved(event: CalendarEvent, move: TimeMove, zone: string): Calendar
   }
 }
 
-function moved(event: CalendarEvent, move: Move, zone: string): CalendarEvent | Refusal {
+function moved(event: Dated, move: Move, zone: string): Dated | Refusal {
   const timed = timeMoved(event, move, zone);
   return isRefusal(timed) || move.calendarId === undefined
     ? timed
@@ -72,7 +74,13 @@ export function moveEntry(
   context: ChangeContext,
 ): ChangeResult {
   if (isMissing(state, move)) return { refused: 'calendar-missing' };
-  const edited = editTarget(state, target, scope, (event) => moved(event, move, context.zone), context);
+  const edited = editTarget(
+    state,
+    target,
+    scope,
+    editDated((entry) => moved(entry, move, context.zone)),
+    context,
+  );
   const name = state.entries.get(target.entryId)?.title;
   const into = move.calendarId === undefined ? undefined : state.calendars.get(move.calendarId)?.name;
   const what = kindOf(move);
@@ -91,7 +99,13 @@ export function moveEntries(
 ): ChangeResult {
   if (isMissing(state, move)) return { refused: 'calendar-missing' };
   const what = move.kind === 'stretch' ? 'entries-stretched' : 'entries-moved';
-  const edited = editEach(state, targets, 'this', (event) => moved(event, move, context.zone), context);
+  const edited = editEach(
+    state,
+    targets,
+    'this',
+    editDated((entry) => moved(entry, move, context.zone)),
+    context,
+  );
   return madeOfEach(edited, { what });
 }
 
@@ -107,15 +121,16 @@ export function copyEntry(
   context: ChangeContext,
 ): ChangeResult {
   if (isMissing(state, move)) return { refused: 'calendar-missing' };
-  const master = masterOf(state, target);
-  if (scope === 'this' || !master?.recurrence) return copyOne(state, target, move, context);
+  const master = seriesOf(masterOf(state, target));
+  if (scope === 'this' || !master) return copyOne(state, target, move, context);
   const split = scope === 'later' ? splitAt(state, target, context) : undefined;
   if (split && 'refused' in split) return split;
   const source = split?.later ?? master;
   const overrides = split?.laterOverrides ?? overridesOf(state, master.id);
-  const shown = eventAt(state, target, context);
-  const edited = shown ? moved(shown, move, context.zone) : 'calendar-missing';
-  if (!shown || isRefusal(edited)) return { refused: isRefusal(edited) ? edited : 'calendar-missing' };
+  const shown = entryAt(state, target, context);
+  if (!shown) return { refused: 'entry-missing' };
+  const edited = isDated(shown) ? moved(shown, move, context.zone) : 'no-date';
+  if (!isDated(shown) || isRefusal(edited)) return { refused: isRefusal(edited) ? edited : 'no-date' };
   const copied = seriesLike(source, { shown, edited }, context.zone);
   if (isRefusal(copied)) return { refused: copied };
   const { start } = timesLike(source, { shown, edited }, context.zone);
@@ -164,14 +179,13 @@ export function copyEntries(
 }
 
 function copyOne(state: State, target: Target, move: Move, context: ChangeContext): ChangeResult {
-  const event = eventAt(state, target, context);
-  const copied = event ? moved(event, move, context.zone) : 'calendar-missing';
+  const entry = entryAt(state, target, context);
+  const copied = !entry ? 'entry-missing' : isDated(entry) ? moved(entry, move, context.zone) : 'no-date';
   if (isRefusal(copied)) return { refused: copied };
-  const { seriesId, recurrenceId, recurrenceRange, recurrence, ...single } = copied;
-  const copy = createEvent(single, context);
+  const { importedFrom: _, ...copy } = freshCopy(single(copied), context);
   return {
     ...makePatch(context, { what: 'entry-copied', count: 1, name: copy.title }, [
-      put(state, 'entries', { ...copy, ...(single.preserved ? { preserved: single.preserved } : {}) }),
+      put(state, 'entries', copy),
     ]),
     landed: targetKey({ entryId: copy.id }),
   };

@@ -1,9 +1,9 @@
-import type { CalendarEvent, Entry } from '../model/entry';
+import { type Dated, type Entry, isDated } from '../model/entry';
 import type { State } from '../model/state';
 import { RecordLayer } from './recordLayer';
 
 type Entries = State['entries'];
-type BySeries = ReadonlyMap<string, readonly CalendarEvent[]>;
+type BySeries = ReadonlyMap<string, readonly Dated[]>;
 
 const made = new WeakMap<Entries, BySeries>();
 
@@ -11,9 +11,9 @@ const made = new WeakMap<Entries, BySeries>();
 function bySeries(entries: Entries): BySeries {
   const known = made.get(entries);
   if (known) return known;
-  const found = new Map<string, CalendarEvent[]>();
+  const found = new Map<string, Dated[]>();
   for (const entry of entries.values()) {
-    if (entry.seriesId === undefined) continue;
+    if (entry.seriesId === undefined || !isDated(entry)) continue;
     const others = found.get(entry.seriesId);
     if (others) others.push(entry);
     else found.set(entry.seriesId, [entry]);
@@ -23,9 +23,9 @@ function bySeries(entries: Entries): BySeries {
 }
 
 /** The changed occurrences of a series. Costs by their number, once a state's entries have been read. */
-export function overridesOf({ entries }: Pick<State, 'entries'>, seriesId: string): CalendarEvent[] {
+export function overridesOf({ entries }: Pick<State, 'entries'>, seriesId: string): Dated[] {
   if (!(entries instanceof RecordLayer)) return [...(bySeries(entries).get(seriesId) ?? [])];
   const layer = entries as RecordLayer<Entry>;
   const below = overridesOf({ entries: layer.below }, seriesId).filter(({ id }) => !layer.touches(id));
-  return [...below, ...layer.putWith('seriesId', seriesId)];
+  return [...below, ...layer.putWith('seriesId', seriesId).filter(isDated)];
 }

@@ -1,4 +1,13 @@
-import { context, event, FENNICK, remindedOf, series, stateWith, zoned } from '../../../testing/samples';
+import {
+  context,
+  event,
+  eventsIn,
+  FENNICK,
+  remindedOf,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
 import type { CalendarEvent } from '../model/entry';
 import { noticeBefore, offsetTrigger } from '../model/reminder';
 import type { State } from '../model/state';
@@ -27,7 +36,7 @@ const rota = (): State =>
 /** When all that a state holds reminds, in UTC. */
 const dues = (state: State): string[] =>
   dueReminders(
-    remindedOf(...state.entries.values()),
+    remindedOf(...eventsIn(state)),
     Date.parse('2027-03-01T00:00Z'),
     Date.parse('2027-04-30T00:00Z'),
     FENNICK,

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
-import { context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
-import type { CalendarEvent } from '../model/entry';
+import {
+  context,
+  date,
+  event,
+  eventIn,
+  eventsIn,
+  FENNICK,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
+import { type CalendarEvent, type Dated } from '../model/entry';
 import type { State } from '../model/state';
 import { parseRule } from '../recurrence/rule';
 import { Series } from '../recurrence/series';
@@ -27,7 +37,7 @@ function done(result: ChangeResult): Patch {
 /** The occurrences of a state within a window, as "date time title" on the clock of Fennick. */
 function shown(state: State, from: string, to: string): string[] {
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   return index
     .between({ start: Date.parse(from), end: Date.parse(to) }, FENNICK)
     .map(({ startWall, title }) => `${localString(startWall).slice(5, 16)} ${title}`);
@@ -88,7 +98,7 @@ function randomSeries(of: { rule: string; zone: string; start: string; left: num
   return { ...plain, recurrence };
 }
 
-const walls = (of: CalendarEvent, most: number): number[] =>
+const walls = (of: Dated, most: number): number[] =>
   of.recurrence
     ? new Series(of).next(parseLocal('2020-01-01T00:00'), most, FENNICK).map(({ wall }) => wall)
     : [wallOf(of.start)];
@@ -173,7 +183,7 @@ test('a move of every one moves each date by as much, keeps those left out, and 
         const target = { entryId: 'whole', recurrenceKey: localString(dates[0]!) };
         const patch = done(moveEntry(state, target, shift(hours), 'every', context()));
         const after = applyPatch(state, patch);
-        const moved = after.entries.get('whole')!;
+        const moved = eventIn(after, 'whole');
         const before = walls(whole, 20);
         const isAligned = before[0] === dates[0] && moved.recurrence?.rules.length === 1;
         expect(isAligned).toBe(true);

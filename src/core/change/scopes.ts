@@ -1,12 +1,14 @@
-import { type CalendarEvent, Entry } from '../model/entry';
+import { type Dated, Entry, isDated, seriesOf } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { parseKept, withUnknown } from '../model/unknownFields';
 import type { State } from '../model/state';
+import { type EntryFieldName, valueOf, withValues } from '../fields/fieldsOf';
 import { endAfter } from '../recurrence/occurrenceShape';
 import { Series } from '../recurrence/series';
 import { parseLocal } from '../time/civil';
 import { atWall, wallOf } from '../time/eventTime';
 import { toBin } from './binChanges';
+import type { Edit } from './edits';
 import { timeAlong, wallAlong } from './carrySeries';
 import { overridesOf } from './overrides';
 import { type Change, type ChangeContext, put, remove } from './patch';
@@ -20,11 +22,8 @@ import {
 } from './seriesLike';
 import { isRefusal, type Refusal } from './shift';
 import { type SplitSeries, splitSeries } from './splitSeries';
-import { eventAt, masterOf, type Scope, type Target } from './target';
+import { entryAt, masterOf, type Scope, type Target } from './target';
 import { touched, uidOf } from './versions';
-
-/** Makes another event of an event, or says why it can't. */
-export type Edit = (event: CalendarEvent) => CalendarEvent | Refusal;
 
 /** The changes of an edit, and how many changed occurrences found no place in their series any more. */
 export interface Edited {
@@ -35,20 +34,20 @@ export interface Edited {
 }
 
 /** The fields that a changed occurrence takes over from its series: those in which it said the same as the series before. */
-function followed(override: CalendarEvent, before: CalendarEvent, after: CalendarEvent): CalendarEvent {
-  const changes = Object.entries(differingFields(after, before)) as [keyof CalendarEvent, unknown][];
-  const taken = changes.filter(([name]) => sameValue(override[name], before[name]));
-  return { ...override, ...Object.fromEntries(taken) };
+function followed(override: Dated, before: Dated, after: Dated): Dated {
+  const changes = Object.entries(differingFields(after, before)) as [EntryFieldName, unknown][];
+  const taken = changes.filter(([name]) => sameValue(valueOf(override, name), valueOf(before, name)));
+  return withValues(override, Object.fromEntries(taken));
 }
 
 /** The times of a changed occurrence: those that were its series' still are, those of its own stay. */
 function followedTimes(
-  override: CalendarEvent,
-  before: CalendarEvent,
-  after: CalendarEvent,
+  override: Dated,
+  before: Dated,
+  after: Dated,
   recurrenceId: EventTime,
   zone: string,
-): Pick<CalendarEvent, 'start' | 'end'> {
+): Pick<Dated, 'start' | 'end'> {
   const original = atWall(before.start, new Series(before).wallOfRecurrenceId(override.recurrenceId!, zone));
   if (!sameValue(override.start, original)) return { start: override.start, end: override.end };
   if (sameValue(override.end, endAfter(before, original, zone)))
@@ -69,12 +68,12 @@ function followedTimes(
  */
 export function carryOverrides(
   state: State,
-  overrides: readonly CalendarEvent[],
-  before: CalendarEvent,
-  after: CalendarEvent,
+  overrides: readonly Dated[],
+  before: Dated,
+  after: Dated,
   moved: EventTime,
   context: ChangeContext,
-  held?: CalendarEvent,
+  held?: Dated,
 ): Edited {
   const changes: Change[] = [];
   let dropped = 0;
@@ -96,7 +95,7 @@ export function carryOverrides(
       dropped++;
       continue;
     }
-    const carried: CalendarEvent = isHeld
+    const carried: Dated = isHeld
       ? { ...held, seriesId: after.id, uid: after.uid, recurrenceId }
       : {
           ...followed(override, before, after),
@@ -112,8 +111,8 @@ export function carryOverrides(
 export function originalWall(state: State, target: Target, zone: string): number | undefined {
   if (target.recurrenceKey !== undefined) return parseLocal(target.recurrenceKey);
   const entry = state.entries.get(target.entryId);
-  const master = masterOf(state, target);
-  if (!entry?.recurrenceId || !master?.recurrence) return undefined;
+  const master = seriesOf(masterOf(state, target));
+  if (!entry?.recurrenceId || !master) return undefined;
   return new Series(master).wallOfRecurrenceId(entry.recurrenceId, zone);
 }
 
@@ -123,45 +122,47 @@ export function splitAt(
   target: Target,
   context: ChangeContext,
 ): SplitSeries | { refused: Refusal } {
-  const master = masterOf(state, target);
+  const master = seriesOf(masterOf(state, target));
   const wall = originalWall(state, target, context.zone);
-  if (!master?.recurrence || wall === undefined) return { refused: 'rule-not-divisible' };
+  if (!master || wall === undefined) return { refused: 'rule-not-divisible' };
   const id = context.newId();
   const ids = { id, uid: uidOf(id) };
   return splitSeries(master, overridesOf(state, master.id), wall, ids, context.zone);
 }
 
-/** An event as it can be kept, or why it can't. */
-export function checked(event: CalendarEvent): CalendarEvent | Refusal {
-  const result = Entry.safeParse(event);
-  if (result.success) return withUnknown(event, result.data);
+/** An entry as it can be kept, or why it can't. */
+export function checked<Kept extends Entry>(entry: Kept): Kept | Refusal {
+  const result = Entry.safeParse(entry);
+  if (result.success) return withUnknown(entry, result.data as Kept);
   return result.error.issues.some(({ path }) => path[0] === 'title') ? 'title-too-long' : 'beyond-calendar';
 }
 
 /** The series of an edit as it is kept after it. */
 function editedSeries(
-  series: CalendarEvent,
+  series: Dated,
   edit: OccurrenceEdit,
   context: ChangeContext,
-  whole?: CalendarEvent,
-): CalendarEvent | Refusal {
+  whole?: Dated,
+): Dated | Refusal {
   const like = seriesLike(series, edit, context.zone, whole);
   return isRefusal(like) ? like : checked(touched(like, context));
 }
 
 /** The target of an entry as it is seen: itself, or the first occurrence of its series. */
-export const firstOf = (event: CalendarEvent): Target =>
-  event.recurrence
-    ? { entryId: event.id, recurrenceKey: new Series(event).keyOf(wallOf(event.start)) }
-    : { entryId: event.id };
+export function firstOf(entry: Entry): Target {
+  const series = seriesOf(entry);
+  return series
+    ? { entryId: entry.id, recurrenceKey: new Series(series).keyOf(wallOf(series.start)) }
+    : { entryId: entry.id };
+}
 
 /** The occurrence that an edit was made at, in its series as it is now. */
 function landed(
-  series: CalendarEvent,
-  after: CalendarEvent,
+  series: Dated,
+  after: Dated,
   moved: EventTime,
   wall: number | undefined,
-  held: CalendarEvent | undefined,
+  held: Dated | undefined,
 ): Target {
   if (held) return { entryId: held.id };
   if (!after.recurrence || wall === undefined) return { entryId: after.id };
@@ -184,12 +185,15 @@ export function editTarget(
   context: ChangeContext,
   repeat?: Repeat,
 ): Edited | Refusal {
-  const master = masterOf(state, target);
-  const shown = eventAt(state, target, context);
-  if (!master || !shown) return 'entry-missing';
+  const head = masterOf(state, target);
+  const master = seriesOf(head);
+  const shown = entryAt(state, target, context);
+  if (!head || !shown) return 'entry-missing';
   const edited = edit(shown);
   if (isRefusal(edited)) return edited;
-  if (scope === 'this' || !master.recurrence) {
+  // Each occurrence of a series has a span.
+  if (master && !(isDated(shown) && isDated(edited))) return 'no-date';
+  if (scope === 'this' || !master || !isDated(shown) || !isDated(edited)) {
     const kept = checked(touched(edited, context));
     if (isRefusal(kept)) return kept;
     return { changes: [put(state, 'entries', kept)], dropped: 0, landed: firstOf(kept) };

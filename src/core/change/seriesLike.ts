@@ -1,5 +1,5 @@
-import { SHARED_FIELDS } from '../fields/eventFields';
-import type { CalendarEvent, Recurrence } from '../model/entry';
+import { fieldsOf, valueOf, withValues } from '../fields/fieldsOf';
+import type { Dated, Recurrence } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { formatRule, parseRule } from '../recurrence/rule';
 import { readRule } from '../recurrence/choices';
@@ -18,23 +18,25 @@ const sameClock = (a: EventTime, b: EventTime): boolean =>
   a.kind === b.kind && (a.kind !== 'zoned' || b.kind !== 'zoned' || a.zone === b.zone);
 
 /** The length in milliseconds: exact for zoned times, nominal for dates and floating ones. */
-const lengthOf = ({ start, end }: Pick<CalendarEvent, 'start' | 'end'>, viewZone: string): number =>
+const lengthOf = ({ start, end }: Pick<Dated, 'start' | 'end'>, viewZone: string): number =>
   start.kind === 'zoned'
     ? instantOf(end, viewZone) - instantOf(start, viewZone)
     : wallOf(end) - wallOf(start);
 
 export const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** The fields in which one event differs from another, with the values of the first. */
-export function differingFields(event: CalendarEvent, from: CalendarEvent): Partial<CalendarEvent> {
-  const names = SHARED_FIELDS.filter((name) => !sameValue(event[name], from[name]));
-  return Object.fromEntries(names.map((name) => [name, event[name]]));
+/** The fields in which one entry differs from another of its kind, with the values of the first. */
+export function differingFields(entry: Dated, from: Dated): Readonly<Record<string, unknown>> {
+  const names = fieldsOf(entry.kind).shared.filter(
+    (name) => !sameValue(valueOf(entry, name), valueOf(from, name)),
+  );
+  return Object.fromEntries(names.map((name) => [name, valueOf(entry, name)]));
 }
 
 /** An edit of one occurrence: what was shown, and what was made of it. */
 export interface OccurrenceEdit {
-  readonly shown: CalendarEvent;
-  readonly edited: CalendarEvent;
+  readonly shown: Dated;
+  readonly edited: Dated;
   /** How it is to repeat from now on, if that was edited, written for the start of `edited`. */
   readonly repeat?: Repeat | undefined;
 }
@@ -47,7 +49,7 @@ export interface Repeat {
 
 /** The start and end of a series one of whose occurrences was moved, stretched, or put on another clock. */
 export function timesLike(
-  series: CalendarEvent,
+  series: Dated,
   { shown, edited }: OccurrenceEdit,
   viewZone: string,
 ): { start: EventTime; end: EventTime } {
@@ -72,12 +74,12 @@ export function timesLike(
 
 /** A series with the rules that were chosen while looking at one of its dates. */
 function withRules(
-  series: CalendarEvent,
+  series: Dated,
   recurrence: Recurrence,
   lookedAt: EventTime,
-  countsFrom: CalendarEvent | undefined,
+  countsFrom: Dated | undefined,
   viewZone: string,
-): CalendarEvent {
+): Dated {
   const start = wallOf(series.start);
   const dates = series.recurrence ?? { dates: [], exceptionDates: [] };
   const from = dayOf(lookedAt) * DAY + start - dayOf(series.start) * DAY;
@@ -96,7 +98,7 @@ function withRules(
 }
 
 /** A rule with COUNT, less the dates that the whole series makes before the later half begins. */
-function withoutCounted(text: string, whole: CalendarEvent, start: number, viewZone: string): string {
+function withoutCounted(text: string, whole: Dated, start: number, viewZone: string): string {
   const rule = parseRule(text);
   if (rule.count === undefined) return text;
   const [before = []] = new Series(whole).ruleDatesBefore(start, viewZone);
@@ -113,16 +115,17 @@ function withoutCounted(text: string, whole: CalendarEvent, start: number, viewZ
  * @returns a refusal where a rule that stays names days that can't move
  */
 export function seriesLike(
-  series: CalendarEvent,
+  series: Dated,
   edit: OccurrenceEdit,
   viewZone: string,
-  whole?: CalendarEvent,
-): CalendarEvent | Refusal {
+  whole?: Dated,
+): Dated | Refusal {
   const { shown, edited, repeat } = edit;
   const fields = differingFields(edited, shown);
   if (repeat && !repeat.recurrence) {
     const { recurrence: _, ...single } = series;
-    return { ...single, ...differingFields(edited, series), start: edited.start, end: edited.end };
+    const { start, end } = edited;
+    return withValues(single, { ...differingFields(edited, series), start, end });
   }
   const { start, end } = timesLike(series, edit, viewZone);
   const chosen = repeat?.changesRules ? repeat.recurrence : undefined;
@@ -130,12 +133,12 @@ export function seriesLike(
     chosen && series.recurrence ? { ...series, recurrence: { ...series.recurrence, rules: [] } } : series;
   const moved = carrySeries(from, start, viewZone);
   if (isRefusal(moved)) return moved;
-  const timed = { ...moved, ...fields, start, end };
+  const timed = withValues(moved, { ...fields, start, end });
   const ruled = chosen ? withRules(timed, chosen, edited.start, whole, viewZone) : timed;
   return repeat?.recurrence ? skipping(ruled, repeat.recurrence.skipDaysOff) : ruled;
 }
 
-function skipping(series: CalendarEvent, skipDaysOff: Recurrence['skipDaysOff']): CalendarEvent {
+function skipping(series: Dated, skipDaysOff: Recurrence['skipDaysOff']): Dated {
   if (!series.recurrence) return series;
   const { skipDaysOff: _, ...others } = series.recurrence;
   return { ...series, recurrence: { ...others, ...(skipDaysOff ? { skipDaysOff } : {}) } };

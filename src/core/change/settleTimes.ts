@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { Dated } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { unclearWall } from '../time/clockChange';
 import { atInstant, atWall, instantOf, wallOf } from '../time/eventTime';
@@ -13,7 +13,7 @@ export const unclearTime = (time: EventTime) =>
  * the end with the start, so that what was an hour by the clock stays one.
  */
 export function settleTimes(
-  { start, end }: Pick<CalendarEvent, 'start' | 'end'>,
+  { start, end }: Pick<Dated, 'start' | 'end'>,
   viewZone: string,
 ): { start: EventTime; end: EventTime } {
   const length = wallOf(end) - wallOf(start);

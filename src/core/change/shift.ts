@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Dated, isEvent } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { DAY, dateString, localString, MINUTE } from '../time/civil';
 import { atInstant, atWall, instantOf, wallOf } from '../time/eventTime';
@@ -22,6 +22,8 @@ export const REFUSALS = [
   'series-without-end',
   'too-many-dates',
   'fits-no-rule',
+  'no-date',
+  'no-event',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 
@@ -33,19 +35,14 @@ export const isRefusal = (value: unknown): value is Refusal =>
 const shiftTime = (time: EventTime, by: number): EventTime => atWall(time, wallOf(time) + by);
 
 /** An event moved by wall-clock milliseconds (whole days for all-day events), its length kept. */
-export function shiftEvent(event: CalendarEvent, by: number, zone: string): CalendarEvent {
+export function shiftEvent(event: Dated, by: number, zone: string): Dated {
   const wholeDays = event.start.kind === 'date' ? Math.round(by / DAY) * DAY : by;
   const start = shiftTime(event.start, wholeDays);
   return { ...event, start, end: endAfter(event, start, zone) };
 }
 
 /** An event that ends at another instant. All-day events end with a whole day. */
-export function stretchEvent(
-  event: CalendarEvent,
-  edge: 'start' | 'end',
-  by: number,
-  zone: string,
-): CalendarEvent | Refusal {
+export function stretchEvent(event: Dated, edge: 'start' | 'end', by: number, zone: string): Dated | Refusal {
   const amount = event.start.kind === 'date' ? Math.round(by / DAY) * DAY : by;
   const moved =
     event.start.kind === 'zoned'
@@ -56,7 +53,7 @@ export function stretchEvent(
 }
 
 /** An event turned into whole days beginning with a day, as many as it touched. Its length is remembered. */
-export function toWholeDays(event: CalendarEvent, day: number): CalendarEvent {
+export function toWholeDays(event: Dated, day: number): Dated {
   const length = wallOf(event.end) - wallOf(event.start);
   const days = Math.max(1, Math.ceil(length / DAY));
   const wasTimed = event.start.kind !== 'date';
@@ -64,20 +61,17 @@ export function toWholeDays(event: CalendarEvent, day: number): CalendarEvent {
     ...event,
     start: { kind: 'date', date: dateString(day) },
     end: { kind: 'date', date: dateString(day + days) },
-    ...(wasTimed && length > 0 ? { timedMinutes: Math.round(length / MINUTE) } : {}),
+    ...(isEvent(event) && wasTimed && length > 0 ? { timedMinutes: Math.round(length / MINUTE) } : {}),
   };
 }
 
 /** An all-day event turned into hours of a day: so many milliseconds from a wall time of the viewer's zone. */
-export function toHours(
-  { timedMinutes: _, ...event }: CalendarEvent,
-  startWall: number,
-  zone: string,
-  length: number,
-): CalendarEvent {
-  return {
-    ...event,
+export function toHours(entry: Dated, startWall: number, zone: string, length: number): Dated {
+  const times = {
     start: { kind: 'zoned', local: localString(startWall), zone },
     end: { kind: 'zoned', local: localString(startWall + length), zone },
-  };
+  } as const;
+  if (!isEvent(entry)) return { ...entry, ...times };
+  const { timedMinutes: _, ...event } = entry;
+  return { ...event, ...times };
 }

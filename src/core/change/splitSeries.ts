@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { Dated } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { expandRule, LAST_WALL } from '../recurrence/expandRule';
 import { endAfter, rangeChangeAt, rangeChanges } from '../recurrence/occurrenceShape';
@@ -12,11 +12,11 @@ import { isRefusal, type Refusal } from './shift';
 /** A series cut in two: what comes before an occurrence, and what begins with it. */
 export interface SplitSeries {
   /** Undefined if nothing comes before. */
-  readonly earlier: CalendarEvent | undefined;
+  readonly earlier: Dated | undefined;
   /** A series of its own; an event without recurrence if only one date is left. */
-  readonly later: CalendarEvent;
+  readonly later: Dated;
   /** The changed occurrences that go along with the later part. */
-  readonly laterOverrides: readonly CalendarEvent[];
+  readonly laterOverrides: readonly Dated[];
 }
 
 /** Dates that are compared to be sure that a split changed none. */
@@ -75,8 +75,8 @@ function laterRule({ rule, before, next }: RulePart, start: number, laterStart: 
  * @returns a refusal where no rule of the standard says the later dates by themselves
  */
 export function splitSeries(
-  event: CalendarEvent,
-  overrides: readonly CalendarEvent[],
+  event: Dated,
+  overrides: readonly Dated[],
   wall: number,
   ids: { id: string; uid: string },
   viewZone: string,
@@ -112,7 +112,7 @@ export function splitSeries(
   const exceptions = halves(recurrence.exceptionDates, own);
   const periods = recurrence.periods && halves(recurrence.periods, (period) => period.start);
   const skip = recurrence.skipDaysOff && { skipDaysOff: recurrence.skipDaysOff };
-  const earlier: CalendarEvent = {
+  const earlier: Dated = {
     ...event,
     recurrence: {
       // A rule whose dates all lie before stays as it is written.
@@ -130,7 +130,7 @@ export function splitSeries(
   const laterTime = atWall(event.start, laterStart);
   const isSingle = going.length === 0 && furtherLater.length === 1 && (periods?.after.length ?? 0) === 0;
   const { recurrence: _, ...single } = event;
-  const later: CalendarEvent = {
+  const later: Dated = {
     ...single,
     ...ids,
     start: laterTime,
@@ -152,7 +152,7 @@ export function splitSeries(
 }
 
 /** Whether the later half makes the dates that the whole makes from the split on. */
-function sameDates(whole: Series, later: CalendarEvent, wall: number, zone: string): boolean {
+function sameDates(whole: Series, later: Dated, wall: number, zone: string): boolean {
   const walls = (series: Series) => series.next(wall, COMPARED, zone).map((date) => date.wall);
   return walls(whole).join() === walls(new Series(later)).join();
 }
@@ -160,8 +160,8 @@ function sameDates(whole: Series, later: CalendarEvent, wall: number, zone: stri
 /** The later half with the fields and the time of a change that held for later occurrences at the split. */
 function governed(
   split: SplitSeries,
-  event: CalendarEvent,
-  overrides: readonly CalendarEvent[],
+  event: Dated,
+  overrides: readonly Dated[],
   wall: number,
   viewZone: string,
 ): SplitSeries | { refused: Refusal } {
@@ -177,7 +177,7 @@ function governed(
   const moved = shiftSeries(split.later, by, viewZone);
   if (isRefusal(moved)) return { refused: moved };
   const { seriesId: _, recurrenceId: __, recurrenceRange: ___, ...fields } = range.event;
-  const later: CalendarEvent = {
+  const later: Dated = {
     ...fields,
     id,
     uid,

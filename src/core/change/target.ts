@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, type Entry, eventsOf, isEvent, seriesOf } from '../model/entry';
 import type { State } from '../model/state';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { rangeChangeAt, rangeChanges, shapeAt } from '../recurrence/occurrenceShape';
@@ -40,30 +40,31 @@ export function isRecurring(state: State, target: Target): boolean {
 }
 
 /** The series that a target belongs to, or the entry itself. */
-export function masterOf(state: State, target: Target): CalendarEvent | undefined {
+export function masterOf(state: State, target: Target): Entry | undefined {
   const entry = state.entries.get(target.entryId);
   return (entry?.seriesId !== undefined && state.entries.get(entry.seriesId)) || entry;
 }
 
 /**
- * The event as it stands at a target: the entry itself, or for an occurrence of a series an event of its own
+ * The entry as it stands at a target: itself, or for an occurrence of a series an entry of its own
  * (with `seriesId` and `recurrenceId`, under a fresh id) that starts and ends where the occurrence does.
  */
-export function eventAt(state: State, target: Target, context: ChangeContext): CalendarEvent | undefined {
+export function entryAt(state: State, target: Target, context: ChangeContext): Entry | undefined {
   const entry = state.entries.get(target.entryId);
-  if (!entry || target.recurrenceKey === undefined || !entry.recurrence) return entry;
+  const master = seriesOf(entry);
+  if (!master || target.recurrenceKey === undefined) return entry;
   const wall = parseLocal(target.recurrenceKey);
-  const series = new Series(entry);
-  const ranges = rangeChanges(series, overridesOf(state, entry.id), context.zone);
-  const shownWall = series.shownWallOf(wall, context.zone, daysOffFor(state, entry)) ?? wall;
-  const { fields, start, end } = shapeAt(entry, shownWall, rangeChangeAt(ranges, wall), context.zone);
+  const series = new Series(master);
+  const ranges = rangeChanges(series, overridesOf(state, master.id), context.zone);
+  const shownWall = series.shownWallOf(wall, context.zone, daysOffFor(state, master)) ?? wall;
+  const { fields, start, end } = shapeAt(master, shownWall, rangeChangeAt(ranges, wall), context.zone);
   const { recurrence: _, recurrenceRange: __, ...single } = fields;
   return {
     ...single,
     id: context.newId(),
-    uid: entry.uid,
-    seriesId: entry.id,
-    recurrenceId: atWall(entry.start, wall),
+    uid: master.uid,
+    seriesId: master.id,
+    recurrenceId: atWall(master.start, wall),
     start,
     end,
     created: context.now,
@@ -71,11 +72,17 @@ export function eventAt(state: State, target: Target, context: ChangeContext): C
   };
 }
 
+/** The event as it stands at a target; undefined where something else is there. */
+export function eventAt(state: State, target: Target, context: ChangeContext): CalendarEvent | undefined {
+  const entry = entryAt(state, target, context);
+  return entry && isEvent(entry) ? entry : undefined;
+}
+
 /** What a series that skips days off has to know of the state; undefined for one that skips none. */
-export function daysOffFor(state: State, series: CalendarEvent): DayOffLookup | undefined {
+export function daysOffFor(state: State, series: Entry): DayOffLookup | undefined {
   const skip = series.recurrence?.skipDaysOff;
   if (!skip) return undefined;
-  const own = [...state.entries.values()].filter((entry) => entry.calendarId === skip.calendarId);
+  const own = eventsOf(state.entries.values()).filter(({ calendarId }) => calendarId === skip.calendarId);
   const pattern = state.settings.get('settings')?.workingPattern ?? standardWorkingPattern;
   return new DaysOff(own).lookup(pattern);
 }

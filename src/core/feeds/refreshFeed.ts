@@ -1,6 +1,6 @@
 import { type ChangeContext, makePatch, type Patch, put, remove, type Change } from '../change/patch';
 import type { Calendar, FeedProblem, FeedSource } from '../model/calendar';
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, eventsOf } from '../model/entry';
 import type { State } from '../model/state';
 
 /** What came of reading a feed. */
@@ -86,7 +86,7 @@ export function refreshFeed(
     );
 
   const known = new Map<string, CalendarEvent>();
-  for (const entry of state.entries.values())
+  for (const entry of eventsOf(state.entries.values()))
     if (entry.calendarId === calendarId) known.set(identity(entry), entry);
   const ids = new Map(answer.events.map((event) => [event.id, known.get(identity(event))?.id ?? event.id]));
   const changes: Change[] = [];
@@ -95,7 +95,7 @@ export function refreshFeed(
     const id = ids.get(event.id)!;
     if (still.has(id)) continue;
     still.add(id);
-    const before = state.entries.get(id);
+    const before = known.get(identity(event));
     const wanted = asWanted(event, feed);
     const now: CalendarEvent = {
       ...wanted,

@@ -1,8 +1,8 @@
 import type { z } from 'zod';
-import type { CalendarEvent } from '../model/entry';
+import type { Entry } from '../model/entry';
 import type { JCalProperty } from '../model/jcal';
 
-/** What of a VEVENT a field reads itself from. */
+/** What of a component a field reads itself from. */
 export interface PropertySource {
   /** The text of the first property of a name, or ''. */
   readonly text: (name: string) => string;
@@ -12,7 +12,7 @@ export interface PropertySource {
   readonly like?: (names: RegExp) => JCalProperty | undefined;
 }
 
-/** How a field stands in a VEVENT. */
+/** How a field stands in a VEVENT or VTODO. */
 export interface PropertyCodec<Value> {
   /** The properties that say it, in small letters. */
   readonly names: readonly string[];
@@ -22,7 +22,7 @@ export interface PropertyCodec<Value> {
   readonly holdsParameters?: boolean;
   /** Undefined where nothing is said, or nothing that the model can say. */
   readonly read: (source: PropertySource) => Value | undefined;
-  readonly write: (value: Value, event: CalendarEvent) => JCalProperty[];
+  readonly write: (value: Value, entry: Entry) => JCalProperty[];
   /** A text that the model can't say: it is kept as it was read, and written for as long as it stands for the value. */
   readonly unsayable?: {
     readonly is: (text: string) => boolean;
@@ -65,9 +65,9 @@ export interface FormCodec<Value, Typed> {
   readonly said: (typed: Typed, before: Value) => Value;
 }
 
-/** All that is to be said of a field of an event. */
+/** All that is to be said of a field of an entry. */
 export interface Field<Value, Typed = unknown, Id extends string = string> {
-  /** How it begins; `required` for what every event is made with. */
+  /** How it begins; `required` for what every entry is made with. */
   readonly initial: Value | 'required';
   /** `shared`: an edit for more than one occurrence sets it for all; `own`: it has rules of its own, or is of one alone. */
   readonly scope: 'shared' | 'own';

@@ -1,7 +1,7 @@
 import { proposeMark } from '../change/calendarChanges';
 import { applyPatch, type Patch } from '../change/patch';
 import type { Calendar } from '../model/calendar';
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, eventsOf } from '../model/entry';
 import { initialSettings } from '../model/initialSettings';
 import type { Preserved } from '../model/preserved';
 import { emptyState, type State } from '../model/state';
@@ -102,7 +102,7 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
         detail,
       }));
       const { calendars, entries } = backup.records;
-      return { calendars, events: entries, files: backup.files, backup, problems };
+      return { calendars, events: eventsOf(entries), files: backup.files, backup, problems };
     }
   }
 }
@@ -176,7 +176,7 @@ export async function convertFile(
   const { calendars, files, backup, problems } = read;
   const before = stateOf(read, options);
   const after = options.change ? applyPatch(before, options.change(before)) : before;
-  const events = options.change ? [...after.entries.values()] : read.events;
+  const events = options.change ? eventsOf(after.entries.values()) : read.events;
   switch (to) {
     case 'ics': {
       const written = embedAttachments({ events, files });

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { Dated } from '../model/entry';
 import type { EventTime } from '../model/eventTime';
 import { DAY, parseDate, parseLocal } from '../time/civil';
 import { recurrenceKey, wallOf, zoneOf } from '../time/eventTime';
@@ -43,7 +43,7 @@ interface Period {
  * A series made ready for expansion: rules parsed, exceptions and further dates as wall times.
  * An unreadable rule makes no dates; `readRules` and `problemsOfRule` say so to whoever reads a file.
  */
-export class Series {
+export class Series<Kept extends Dated = Dated> {
   readonly allDay: boolean;
   private readonly startWall: number;
   private readonly endWall: number;
@@ -59,7 +59,7 @@ export class Series {
   /** The occurrences of a counted rule, walked once. */
   private readonly countedWalls = new Map<CompiledRule, number[]>();
 
-  constructor(readonly event: CalendarEvent) {
+  constructor(readonly event: Kept) {
     this.allDay = event.start.kind === 'date';
     this.startWall = wallOf(event.start);
     this.endWall = wallOf(event.end);

@@ -1,4 +1,13 @@
-import { context, event, FENNICK, remindedOf, series, stateWith, zoned } from '../../../testing/samples';
+import {
+  context,
+  event,
+  eventsIn,
+  FENNICK,
+  remindedOf,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
 import { applyPatch } from '../change/patch';
 import type { CalendarEvent } from '../model/entry';
 import { noticeBefore, offsetTrigger } from '../model/reminder';
@@ -23,7 +32,7 @@ const call = (fields: Partial<CalendarEvent> = {}) =>
 
 /** What is known when it was looked once, at a time, since another. */
 function look(state: State, from: string, to: string): State {
-  const events = [...state.entries.values()];
+  const events = eventsIn(state);
   const found = dueReminders(remindedOf(...events), at(from), at(to), FENNICK, {
     workingPattern: standardWorkingPattern,
   });

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { CalendarEvent, Entry } from '../model/entry';
 import type { Reminder, ReminderTrigger, UsualReminders } from '../model/reminder';
 import { DAY, MINUTE } from '../time/civil';
 import { ownZone } from '../time/eventTime';
@@ -86,9 +86,11 @@ export function reachOf(
 /** The longest way there or back: a week. */
 export const LONGEST_WAY = 7 * DAY;
 
-/** The reminders that hold for an event: its own, or its calendar's usual ones. */
-export const remindersOf = (
-  event: Pick<CalendarEvent, 'reminders' | 'start'>,
+/** The reminders that hold for an entry: its own, or, of an event, its calendar's usual ones. */
+export function remindersOf(
+  { kind, reminders, start }: Pick<Entry, 'kind' | 'reminders' | 'start'>,
   usual: UsualReminders | undefined,
-): readonly Reminder[] =>
-  event.reminders ?? (event.start.kind === 'date' ? usual?.wholeDays : usual?.timed) ?? [];
+): readonly Reminder[] {
+  if (reminders || kind === 'todo') return reminders ?? [];
+  return (start?.kind === 'date' ? usual?.wholeDays : usual?.timed) ?? [];
+}

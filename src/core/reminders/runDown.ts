@@ -1,4 +1,4 @@
-import type { Entry } from '../model/entry';
+import { type Entry, isEvent } from '../model/entry';
 import type { WorkingPattern } from '../model/settings';
 import { gapsBetween } from '../schedule/load';
 import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
@@ -64,7 +64,7 @@ export function runDownOf(day: number, since: number, source: RunDownSource): Ru
     ).map(({ start, end }) => ({ startWall: instantToWall(zone, start), endWall: instantToWall(zone, end) })),
   );
   const gone = [...source.bin].flatMap(({ entry, deleted }) => {
-    if (deleted < since || entry.recurrence) return [];
+    if (deleted < since || entry.recurrence || !isEvent(entry)) return [];
     const at = {
       startWall: instantToWall(zone, instantOf(entry.start, zone)),
       endWall: instantToWall(zone, instantOf(entry.end, zone)),

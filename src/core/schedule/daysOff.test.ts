@@ -1,10 +1,20 @@
 import fc from 'fast-check';
-import { calendar, context, date, event, FENNICK, series, stateWith, zoned } from '../../../testing/samples';
+import {
+  calendar,
+  context,
+  date,
+  event,
+  eventsIn,
+  FENNICK,
+  series,
+  stateWith,
+  zoned,
+} from '../../../testing/samples';
 import { moveEntry } from '../change/moveEntry';
 import { applyPatch, type Patch } from '../change/patch';
 import { overridesOf } from '../change/overrides';
 import { daysOffFor, eventAt } from '../change/target';
-import type { CalendarEvent, DayOffHandling } from '../model/entry';
+import { type CalendarEvent, type DayOffHandling, isEvent } from '../model/entry';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import type { State } from '../model/state';
 import { dateString, localString, parseDate, weekdayOf } from '../time/civil';
@@ -139,7 +149,7 @@ describe('of a state', () => {
     const move = { kind: 'shift', by: 3_600_000 } as const;
     const after = applyPatch(state, moveEntry(state, target, move, 'this', context()) as Patch);
     const index = new OccurrenceIndex();
-    index.load(after.entries.values());
+    index.load(eventsIn(after));
     const shown = index
       .between({ start: Date.parse('2027-03-14'), end: Date.parse('2027-03-18') }, FENNICK)
       .filter(({ title }) => title === 'round');
@@ -163,7 +173,13 @@ describe('of a state', () => {
     });
     const all = { ...state, entries: new Map([round, holiday, changed].map((entry) => [entry.id, entry])) };
     const window = { start: Date.parse('2027-03-01'), end: Date.parse('2027-04-30') };
-    const found = exceptionsOf(round, overridesOf(all, 'round'), daysOffFor(all, round), window, FENNICK);
+    const found = exceptionsOf(
+      round,
+      overridesOf(all, 'round').filter(isEvent),
+      daysOffFor(all, round),
+      window,
+      FENNICK,
+    );
     expect(found.map(({ kind, wall }) => `${localString(wall).slice(5, 10)} ${kind}`)).toEqual([
       '03-08 changed',
       '03-10 further',

@@ -48,13 +48,13 @@ export interface OccurrenceFilter {
 export class OccurrenceIndex {
   private readonly events = new Map<string, CalendarEvent>();
   private readonly singles = new IntervalIndex();
-  private readonly series = new Map<string, Series>();
+  private readonly series = new Map<string, Series<CalendarEvent>>();
   /** For each series: the ids of its changed occurrences. */
   private readonly changed = new Map<string, Set<string>>();
   /** For each series: the wall keys of occurrences that another record stands for, with that record's id. */
   private readonly overridden = new Map<string, Map<string, string>>();
   /** For each series that has any: its changes that hold for later occurrences too. */
-  private readonly ranges = new Map<string, readonly RangeChange[]>();
+  private readonly ranges = new Map<string, readonly RangeChange<CalendarEvent>[]>();
   /** The days off of calendars that a series skips, read when they are first asked for. */
   private readonly daysOff = new Map<string, DaysOff>();
   private at: ((id: string | undefined) => void) | undefined;
@@ -303,7 +303,7 @@ export class OccurrenceIndex {
     }
     const budget = new Budget();
     const lookup = this.lookups(filter.workingPattern);
-    const addTaken = (id: string, series: Series): void => {
+    const addTaken = (id: string, series: Series<CalendarEvent>): void => {
       const { event } = series;
       const skip = event.recurrence?.skipDaysOff;
       const daysOff = skip && lookup(skip.calendarId);
@@ -394,7 +394,7 @@ export class OccurrenceIndex {
 
   private addSeries(
     id: string,
-    series: Series,
+    series: Series<CalendarEvent>,
     window: InstantRange,
     viewZone: string,
     daysOff: DayOffLookup | undefined,
@@ -445,7 +445,7 @@ export const byStart = (a: Occurrence, b: Occurrence): number =>
 
 /** The dates of a series that touch a window, taken off the question's budget; of one that is asked for in whole, all. */
 function datesOf(
-  series: Series,
+  series: Series<CalendarEvent>,
   window: InstantRange,
   viewZone: string,
   daysOff: DayOffLookup | undefined,
@@ -465,7 +465,7 @@ function datesOf(
 }
 
 /** How far, in milliseconds, the changes of a series may move its occurrences or lengthen them. */
-function reachOf(ranges: readonly RangeChange[]): number {
+function reachOf(ranges: readonly RangeChange<CalendarEvent>[]): number {
   const far = ranges.map(({ event, wall }) => {
     const start = instantOf(event.start, 'UTC');
     return Math.abs(start - wall) + instantOf(event.end, 'UTC') - start;

@@ -8,7 +8,7 @@ export interface Double {
 }
 
 /** An entry that stands for itself: single, a series, or a changed occurrence whose series is not there. */
-export const isHead = (event: CalendarEvent): boolean => event.seriesId === undefined;
+export const isHead = ({ seriesId }: Pick<CalendarEvent, 'seriesId'>): boolean => seriesId === undefined;
 
 const uidKey = (event: CalendarEvent): string => JSON.stringify([event.uid, event.recurrenceId ?? null]);
 

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import type { FieldName } from '@/core/fields/eventFields';
+import type { EntryFieldName } from '@/core/fields/fieldsOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
 import { batchWords } from '@/ui/words/batch';
@@ -12,7 +12,7 @@ export function FieldChangeRow({
   after,
   names,
 }: {
-  field: FieldName;
+  field: EntryFieldName;
   before: unknown;
   after: unknown;
   names: ValueNames;

@@ -1,7 +1,9 @@
 import { StyleSheet, View } from 'react-native';
-import { FIELD_NAMES } from '@/core/fields/eventFields';
+import { fieldsOf, valueOf } from '@/core/fields/fieldsOf';
+import { sameValue } from '@/core/change/seriesLike';
+
 import type { Change, Patch } from '@/core/change/patch';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { Entry } from '@/core/model/entry';
 import { useCalendars, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
@@ -32,7 +34,7 @@ export function PatchDetails({ patch }: { patch: Patch }) {
 function RecordChange({ change: { before, after } }: { change: EntryChange }) {
   const { homeZone } = useSettings();
   const calendars = useCalendars();
-  const entry: CalendarEvent = (after ?? before)!;
+  const entry: Entry = (after ?? before)!;
   const names = {
     calendarName: (id: string) => calendars.find((calendar) => calendar.id === id)?.name ?? id,
     homeZone,
@@ -40,7 +42,9 @@ function RecordChange({ change: { before, after } }: { change: EntryChange }) {
   };
   const differing =
     before && after
-      ? FIELD_NAMES.filter((field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]))
+      ? fieldsOf(entry.kind).names.filter(
+          (field) => !sameValue(valueOf(before, field), valueOf(after, field)),
+        )
       : [];
   return (
     <View style={styles.record}>
@@ -52,8 +56,8 @@ function RecordChange({ change: { before, after } }: { change: EntryChange }) {
         <FieldChangeRow
           key={field}
           field={field}
-          before={before![field]}
-          after={after![field]}
+          before={valueOf(before!, field)}
+          after={valueOf(after!, field)}
           names={names}
         />
       ))}

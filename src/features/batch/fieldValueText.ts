@@ -1,16 +1,17 @@
-import type { FieldName } from '@/core/fields/eventFields';
+import type { EntryFieldName, ValueOf } from '@/core/fields/fieldsOf';
 import { attendeesOf } from '@/core/model/attendees';
-import type { CalendarEvent, EventFields } from '@/core/model/entry';
+import type { CalendarEvent } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { ownZone, wallOf } from '@/core/time/eventTime';
-import { cityOf } from '@/core/time/zones';
+import { cityOf, instantToWall } from '@/core/time/zones';
 import { dateText, lengthText, timeText } from '@/ui/dates';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { remindersText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
 import { MAY } from '@/ui/words/invitations';
+import { todoWords } from '@/ui/words/todos';
 import { colourName } from './stepText';
 
 /** What a value is said with. */
@@ -21,9 +22,10 @@ export interface ValueNames {
   readonly start: EventTime | undefined;
 }
 
-type Texts = { readonly [Name in FieldName]: (value: EventFields[Name], names: ValueNames) => string };
+type Texts = { readonly [Name in EntryFieldName]: (value: ValueOf<Name>, names: ValueNames) => string };
 
-function timeOf(time: EventTime, isEnd: boolean, { homeZone }: ValueNames): string {
+function timeOf(time: EventTime | undefined, isEnd: boolean, { homeZone }: ValueNames): string {
+  if (!time) return '';
   const wall = wallOf(time);
   // The end of whole days is the day after the last of them.
   if (time.kind === 'date') return dateText(Math.floor(wall / DAY) - (isEnd ? 1 : 0));
@@ -48,7 +50,7 @@ const TEXTS: Texts = {
   categories: (names) => names.join(', '),
   availability: (value) => words.entry.availability[value],
   classification: (value) => words.entry.classification[value],
-  status: (value) => words.entry.status[value],
+  status: (value) => ({ ...words.entry.status, ...todoWords.status })[value],
   priority: (value) => (value === undefined ? '' : String(value)),
   organizer: (user) => user?.address.replace(/^mailto:/i, '') ?? '',
   attendees: (attendees) =>
@@ -62,13 +64,20 @@ const TEXTS: Texts = {
   colour: (colour) => (colour === undefined ? '' : colourName(colour)),
   attachments: (files) => (files ?? []).map(({ name }) => name).join(', '),
   url: (link) => link,
+  hasStart: () => '',
+  repeatAfter: (after) => (after ? todoWords.repeatAfter(after) : ''),
+  completed: (instant, { homeZone }) =>
+    instant === undefined ? '' : dateText(Math.floor(instantToWall(homeZone, instant) / DAY)),
+  percent: (percent) => (percent === undefined ? '' : `${percent} %`),
+  estimate: (minutes) => (minutes === undefined ? '' : lengthText(minutes * MINUTE)),
+  parts: (parts) => (parts ?? []).map(({ text, isDone }) => (isDone ? `✓ ${text}` : text)).join(', '),
 };
 
 /** The most of a text that stands beside another. */
 const MOST = 160;
 
 /** The value of a field in words; of a long one its beginning. */
-export function fieldValueText(field: FieldName, value: unknown, names: ValueNames): string {
+export function fieldValueText(field: EntryFieldName, value: unknown, names: ValueNames): string {
   const text = (TEXTS[field] as (value: unknown, names: ValueNames) => string)(value, names);
   return (text.length > MOST ? `${text.slice(0, MOST)}…` : text) || batchWords.preview.nothing;
 }

@@ -1,3 +1,4 @@
+import { type CalendarEvent, type Entry, isEvent } from '@/core/model/entry';
 import { useEffect, useState } from 'react';
 import {
   type BatchOptions,
@@ -12,6 +13,8 @@ import { targetOfKey } from '@/core/change/target';
 import type { FixPart } from '@/core/tidy/checks/finding';
 import { useCommands } from '@/features/workspace';
 import { remindersQuery, useOpenStore, useSnapshot } from '@/store';
+
+const eventOf = (entry: Entry | null): CalendarEvent | null => (entry && isEvent(entry) ? entry : null);
 
 /** What a batch change would do, as far as it has been worked out. */
 export type BatchPreview =
@@ -73,7 +76,7 @@ export function useBatchPreview(
       );
       const overlaps = await store.engine
         .newOverlaps(
-          changes.map(({ before, after }) => ({ before, after })),
+          changes.map(({ before, after }) => ({ before: eventOf(before), after: eventOf(after) })),
           remindersQuery(state, []),
         )
         .catch(() => []);

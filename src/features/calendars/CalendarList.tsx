@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings, placeCalendar } from '@/core/change/calendarChanges';
 import { type Calendar, CALENDAR_GROUPS, groupOf } from '@/core/model/calendar';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { Entry } from '@/core/model/entry';
 import { SubscribeSheet } from '@/features/feeds';
 import { ExportSheet } from '@/features/interchange/later';
 import { PublishSheet } from '@/features/publish';
@@ -27,7 +27,7 @@ type Open =
   | { sheet: 'subscribe' };
 
 /** How many entries each calendar has. */
-function countsOf(entries: Iterable<CalendarEvent>): ReadonlyMap<string, number> {
+function countsOf(entries: Iterable<Entry>): ReadonlyMap<string, number> {
   const found = new Map<string, number>();
   for (const { calendarId } of entries) found.set(calendarId, (found.get(calendarId) ?? 0) + 1);
   return found;

@@ -4,7 +4,7 @@ import { daysBy } from '@/core/change/moveEntry';
 import { eventAt, masterOf, targetOfKey, type Target } from '@/core/change/target';
 import { FORM_FIELDS, isChoice, rowOf } from '@/core/fields/eventFields';
 import { isReadOnly, type Calendar } from '@/core/model/calendar';
-import type { CalendarEvent, Recurrence } from '@/core/model/entry';
+import { type CalendarEvent, isEvent, type Recurrence } from '@/core/model/entry';
 import { isOpenable } from '@/core/model/link';
 import type { EventTime } from '@/core/model/eventTime';
 import { reminderKey } from '@/core/model/reminder';
@@ -44,7 +44,8 @@ export function EntryPanel({
   const event = eventAt(state, target, { ...commands.context(), newId: () => occurrenceKey });
   if (!event) return null;
   const calendar = state.calendars.get(event.calendarId);
-  const series = masterOf(state, target);
+  const master = masterOf(state, target);
+  const series = master && isEvent(master) ? master : undefined;
   const recurrence = series?.recurrence;
   const originalDay = target.recurrenceKey === undefined ? undefined : parseDate(target.recurrenceKey);
   const movedFrom =

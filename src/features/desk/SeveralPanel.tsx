@@ -12,7 +12,7 @@ import { words } from '@/ui/words';
 import type { ReminderChange } from '@/core/change/batchChanges';
 import { QUICK } from '@/ui/reminders/quickReminders';
 import { triggerText } from '@/ui/reminderText';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { Entry } from '@/core/model/entry';
 import type { State } from '@/core/model/state';
 
 const SHOWN = 8;
@@ -116,13 +116,7 @@ function Shifts({ keys }: { keys: readonly string[] }) {
 }
 
 /** The first of the selected entries. */
-function EntryList({
-  entries,
-  state,
-}: {
-  entries: readonly { key: string; entry: CalendarEvent }[];
-  state: State;
-}) {
+function EntryList({ entries, state }: { entries: readonly { key: string; entry: Entry }[]; state: State }) {
   return (
     <View style={styles.list}>
       {entries.slice(0, SHOWN).map(({ key, entry }) => {

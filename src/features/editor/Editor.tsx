@@ -6,7 +6,7 @@ import { inCalendar } from '@/core/change/calendarDefaults';
 import { seriesAsEdited } from '@/core/change/entryChanges';
 import { isRefusal } from '@/core/change/shift';
 import { masterOf } from '@/core/change/target';
-import type { Recurrence } from '@/core/model/entry';
+import { isEvent, type Recurrence } from '@/core/model/entry';
 import type { PickedFiles } from '@/features/attachments';
 import { failureText, useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useOpenStore, useSettings, useWritableCalendars } from '@/store';
@@ -124,7 +124,7 @@ export function Editor() {
     const seriesOf = (recurrence: Recurrence) => {
       const fields = fieldsOfForm({ ...form, recurrence }, before);
       const series = fields && seriesAsEdited(state, target!, fields, commands.context());
-      return series === undefined || isRefusal(series) ? undefined : series;
+      return series === undefined || isRefusal(series) || !isEvent(series) ? undefined : series;
     };
     return (
       <RepeatEditor

@@ -1,3 +1,4 @@
+import { eventsOf } from '@/core/model/entry';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -96,7 +97,7 @@ export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
   );
   const events = useMemo(
     () =>
-      chosenEntries(entries.values(), {
+      chosenEntries(eventsOf(entries.values()), {
         calendarId: which || undefined,
         ...(isFiltered ? { hiddenCalendarIds: look.hidden, filter: look.filter } : {}),
         ...(hasRange ? { occurring } : {}),

@@ -1,6 +1,6 @@
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { Calendar } from '@/core/model/calendar';
-import type { CalendarEvent } from '@/core/model/entry';
+import { type CalendarEvent, eventsOf } from '@/core/model/entry';
 import type { UsualReminders } from '@/core/model/reminder';
 import type { State } from '@/core/model/state';
 import { calendarFiles, type Store } from '@/store';
@@ -14,7 +14,9 @@ export function writtenDaysOff(state: State, events: readonly CalendarEvent[], n
   const markers = new Set(events.flatMap((event) => event.recurrence?.skipDaysOff?.calendarId ?? []));
   return {
     events:
-      markers.size === 0 ? [] : [...state.entries.values()].filter((event) => markers.has(event.calendarId)),
+      markers.size === 0
+        ? []
+        : eventsOf(state.entries.values()).filter((event) => markers.has(event.calendarId)),
     calendars: [...state.calendars.values()].map(({ id, name }) => ({ id, name })),
     workingPattern: state.settings.get('settings')?.workingPattern ?? standardWorkingPattern,
     now,

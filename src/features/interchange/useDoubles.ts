@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { DoubleChoice, ImportDoubles } from '@/core/change/importEntries';
 import { isReadOnly } from '@/core/model/calendar';
-import type { CalendarEvent } from '@/core/model/entry';
+import { type CalendarEvent, isEvent } from '@/core/model/entry';
 import type { State } from '@/core/model/state';
 import { type FoundDouble, useOpenStore } from '@/store';
 
@@ -60,7 +60,7 @@ export function useDoubles(events: readonly CalendarEvent[]): Doubles {
         choiceOf,
         doubles: (doubles ?? []).flatMap(({ oneId, otherId, by }) => {
           const [one, other] = [byId.get(oneId), state.entries.get(otherId)];
-          return one && other ? [{ one, other, by }] : [];
+          return one && other && isEvent(other) ? [{ one, other, by }] : [];
         }),
       }),
     };

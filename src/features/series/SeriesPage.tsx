@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { overridesOf } from '@/core/change/overrides';
 import { daysOffFor, targetKey } from '@/core/change/target';
-import type { CalendarEvent, SkipDaysOff } from '@/core/model/entry';
+import { type CalendarEvent, isEvent, type SkipDaysOff } from '@/core/model/entry';
 import { problemsOfRule, type RuleProblem } from '@/core/recurrence/ruleProblems';
 import { readRules, Series, type SeriesDate } from '@/core/recurrence/series';
 import { exceptionsOf, type SeriesException } from '@/core/schedule/seriesExceptions';
@@ -41,7 +41,8 @@ export function SeriesPage({ seriesId }: { seriesId: string }) {
   const box = useRef<View>(null);
   const close = () => workspace.showSeries(null);
   useBackCloses(close);
-  const event = state.entries.get(seriesId);
+  const entry = state.entries.get(seriesId);
+  const event = entry && isEvent(entry) ? entry : undefined;
   const calendar = event && state.calendars.get(event.calendarId);
   const wide = width >= WIDE;
 
@@ -119,7 +120,13 @@ function SeriesContent({ event, onActed }: { event: CalendarEvent; onActed: () =
     const zone = zoneOf(event.start, homeZone);
     const window = { start: (today - 31) * DAY, end: (today - 31) * DAY + YEAR };
     return {
-      exceptions: exceptionsOf(event, overridesOf(state, event.id), daysOff, window, homeZone),
+      exceptions: exceptionsOf(
+        event,
+        overridesOf(state, event.id).filter(isEvent),
+        daysOff,
+        window,
+        homeZone,
+      ),
       next: series.next(instantToWall(zone, today * DAY), NEXT, homeZone, daysOff),
       key: (wall: number) => targetKey({ entryId: event.id, recurrenceKey: series.keyOf(wall) }),
     };

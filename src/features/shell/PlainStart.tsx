@@ -1,3 +1,4 @@
+import { isDated } from '@/core/model/entry';
 import { useEffect, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { EventTime } from '@/core/model/eventTime';
@@ -50,7 +51,10 @@ export function PlainStart({ onUsual }: { onUsual: () => void }) {
     await saveBackup(store, now, dateString(Math.floor(now / DAY)));
     setSaved(true);
   };
-  const latest = [...entries.values()].sort((a, b) => wallOf(b.start) - wallOf(a.start)).slice(0, SHOWN);
+  const latest = [...entries.values()]
+    .filter(isDated)
+    .sort((a, b) => wallOf(b.start) - wallOf(a.start))
+    .slice(0, SHOWN);
   return (
     <ScrollView
       role="main"

@@ -214,6 +214,12 @@ export const batchWords = {
     colour: 'Colour',
     attachments: 'Files',
     url: 'Link',
+    hasStart: 'Start',
+    repeatAfter: 'Again after',
+    completed: 'Done on',
+    percent: 'How much is done',
+    estimate: 'Takes',
+    parts: 'Parts',
   },
   recipes: {
     title: 'Recipes',

@@ -1,3 +1,4 @@
+import { valueOf } from '../../fields/fieldsOf';
 import fc from 'fast-check';
 import { calendar, context, date, event, series, stateWith, zoned } from '../../../../testing/samples';
 import type { CalendarEvent } from '../../model/entry';
@@ -163,8 +164,8 @@ test('a batch change: undone it is as before, closed calendars stay, the order o
           if (outcome !== 'changed') expect(now).toEqual(before);
           else if (deeds.length === 0 && now && before && !before.recurrence)
             for (const change of changes) {
-              expect(before[change.field]).toEqual(change.before);
-              expect(now[change.field]).toEqual(change.after);
+              expect(valueOf(before, change.field)).toEqual(change.before);
+              expect(valueOf(now, change.field)).toEqual(change.after);
             }
         }
         expect(report.counts.changed + report.counts.unchanged + report.counts.impossible).toBe(

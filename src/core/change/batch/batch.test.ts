@@ -1,4 +1,14 @@
-import { calendar, context, date, event, series, stateWith, zoned } from '../../../../testing/samples';
+import {
+  calendar,
+  context,
+  date,
+  event,
+  eventIn,
+  eventsIn,
+  series,
+  stateWith,
+  zoned,
+} from '../../../../testing/samples';
 import type { CalendarEvent } from '../../model/entry';
 import { noticeBefore } from '../../model/reminder';
 import type { State } from '../../model/state';
@@ -19,7 +29,7 @@ function made(of: CalendarEvent, ...steps: BatchStep[]): CalendarEvent {
   const state = stateWith(of);
   const { patch, report } = preview(state, [{ entryId: of.id }], steps);
   expect(report.rows.map(({ reason }) => reason)).toEqual([undefined]);
-  return applyPatch(state, patch).entries.get(of.id)!;
+  return eventIn(applyPatch(state, patch), of.id);
 }
 const refused = (of: CalendarEvent, ...steps: BatchStep[]) => {
   const { patch, report } = preview(stateWith(of), [{ entryId: of.id }], steps);
@@ -275,7 +285,7 @@ describe('what a step makes and takes', () => {
 
   test('a series becomes single entries, as they were shown', () => {
     const { next } = after([{ kind: 'into-singles' }]);
-    const starts = [...next.entries.values()].map(({ start }) => (start.kind === 'zoned' ? start.local : ''));
+    const starts = eventsIn(next).map(({ start }) => (start.kind === 'zoned' ? start.local : ''));
     expect(starts.sort()).toEqual([
       '2027-03-09T14:00:00',
       '2027-03-17T09:00:00',

@@ -1,13 +1,13 @@
-import { FIELD_NAMES, type FieldName } from '../../fields/eventFields';
+import { type EntryFieldName, fieldsOf, valueOf } from '../../fields/fieldsOf';
 import { isReadOnly } from '../../model/calendar';
-import type { CalendarEvent } from '../../model/entry';
+import type { Entry } from '../../model/entry';
 import type { State } from '../../model/state';
 import { isWholeSeries, standing } from '../editEach';
 import type { ChangeContext, Patch } from '../patch';
 import { editTarget } from '../scopes';
 import { sameValue } from '../seriesLike';
 import { isRefusal, type Refusal } from '../shift';
-import { eventAt, isRecurring, masterOf, type Scope, type Target, targetKey } from '../target';
+import { entryAt, isRecurring, masterOf, type Scope, type Target, targetKey } from '../target';
 import { UnitOfWork } from '../unitOfWork';
 import { type BatchStep, LAST_STEPS, type StepKind } from '../../model/batchStep';
 import {
@@ -28,7 +28,7 @@ export type Outcome = (typeof OUTCOMES)[number];
 
 /** A field before and after. */
 export interface FieldChange {
-  readonly field: FieldName;
+  readonly field: EntryFieldName;
   readonly before: unknown;
   readonly after: unknown;
 }
@@ -94,11 +94,15 @@ export function batchProblem({ targets, steps }: BatchPart): BatchProblem | unde
   return undefined;
 }
 
-/** The fields in which an event differs from what it was, as a person sees them. */
-const fieldChanges = (before: CalendarEvent, after: CalendarEvent): FieldChange[] =>
-  FIELD_NAMES.filter((field) => field !== 'timedMinutes' && !sameValue(before[field], after[field])).map(
-    (field) => ({ field, before: before[field], after: after[field] }),
-  );
+/** What follows from other fields, and is not said by itself. */
+const FOLLOWING: ReadonlySet<EntryFieldName> = new Set<EntryFieldName>(['timedMinutes', 'hasStart']);
+
+/** The fields in which an entry differs from what it was, as a person sees them. */
+const fieldChanges = (before: Entry, after: Entry): FieldChange[] =>
+  fieldsOf(before.kind).names.flatMap((field) => {
+    const [old, next] = [valueOf(before, field), valueOf(after, field)];
+    return FOLLOWING.has(field) || sameValue(old, next) ? [] : [{ field, before: old, after: next }];
+  });
 
 /** Steps that follow each other and are done to a target at once, or one that is done by itself. */
 type Deed = readonly EventStep[] | Exclude<BatchStep, EventStep>;
@@ -193,7 +197,7 @@ export class BatchRun {
   /** Does all steps of its part to one target: all of them, or where one can't be done none. */
   private one(target: Target, { steps, deeds: all }: Job): BatchRow {
     const scope = this.scopeAt(target);
-    const shown = eventAt(this.work.state, target, this.context);
+    const shown = entryAt(this.work.state, target, this.context);
     const row = {
       key: targetKey(target),
       title: shown?.title ?? '',
@@ -267,7 +271,7 @@ export class BatchRun {
     changes: FieldChange[],
   ): Left {
     let found: readonly FieldChange[] = [];
-    const editing = (before: CalendarEvent): CalendarEvent | Refusal => {
+    const editing = (before: Entry): Entry | Refusal => {
       let after = before;
       for (const step of steps) {
         const made = applyStep(after, step, this.tools);
@@ -286,7 +290,7 @@ export class BatchRun {
   }
 
   /** Why an entry can't be changed, whatever is done to it. */
-  private closed(event: CalendarEvent, steps: readonly BatchStep[]): Refusal | undefined {
+  private closed(event: Entry, steps: readonly BatchStep[]): Refusal | undefined {
     const isCopied = steps[0]?.kind === 'copy';
     if (isReadOnly(this.state.calendars.get(event.calendarId)) && !isCopied) return 'calendar-closed';
     if (isCopied || !this.isOthers(event)) return undefined;
@@ -294,7 +298,7 @@ export class BatchRun {
   }
 
   /** Whether somebody else invites to it, as far as one's own address is known. */
-  private isOthers({ organizer, attendees = [] }: CalendarEvent): boolean {
+  private isOthers({ organizer, attendees = [] }: Entry): boolean {
     const address = (uri: string): string => uri.replace(/^mailto:/i, '').toLowerCase();
     return (
       this.own !== undefined &&

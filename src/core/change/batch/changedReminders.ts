@@ -1,24 +1,21 @@
 import type { StepOf } from '../../model/batchStep';
-import type { CalendarEvent } from '../../model/entry';
+import type { Entry } from '../../model/entry';
 import { hasReminder, MOST_REMINDERS, type Reminder } from '../../model/reminder';
 import type { State } from '../../model/state';
 import { remindersOf } from '../../reminders/dueTimes';
 
-/** An event without one of its fields. */
-export const without = <Name extends keyof CalendarEvent>(
-  event: CalendarEvent,
-  name: Name,
-): CalendarEvent => {
-  const { [name]: _, ...rest } = event;
-  return rest as unknown as CalendarEvent;
+/** An entry without one of its fields. */
+export const without = <Kept extends Entry>(entry: Kept, name: keyof Kept): Kept => {
+  const { [name]: _, ...rest } = entry;
+  return rest as unknown as Kept;
 };
 
-/** Gives an event other reminders. */
+/** Gives an entry other reminders. */
 export const changedReminders = (
-  event: CalendarEvent,
+  event: Entry,
   { how, reminders }: Omit<StepOf<'reminders'>, 'kind'>,
   state: Pick<State, 'calendars'>,
-): CalendarEvent => {
+): Entry => {
   if (how === 'usual') return without(event, 'reminders');
   if (how === 'none') return { ...event, reminders: [] };
   if (how === 'set') return { ...event, reminders };

@@ -1,6 +1,6 @@
 import { isReadOnly } from '../../model/calendar';
 import type { CalendarUser } from '../../model/calendarUser';
-import type { CalendarEvent } from '../../model/entry';
+import { type CalendarEvent, type Dated, type Entry, isDated, isEvent } from '../../model/entry';
 import type { State } from '../../model/state';
 import type { Refusal } from '../shift';
 import type { BatchStep, StepKind, StepOf } from '../../model/batchStep';
@@ -22,12 +22,12 @@ import {
 /** The steps that make or take entries, each done by itself. */
 export const APART = ['as-series', 'copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
 
-/** The steps that make another event of each event. */
+/** The steps that make another entry of each entry. */
 export type EventStepKind = Exclude<StepKind, (typeof APART)[number]>;
 export type EventStep = StepOf<EventStepKind>;
 export const isEventStep = (step: BatchStep): step is EventStep => !APART.some((kind) => kind === step.kind);
 
-/** What a step looks at beside its event. */
+/** What a step looks at beside its entry. */
 export interface StepTools {
   readonly state: Pick<State, 'calendars'>;
   /** The zone that floating times and whole days are read in. */
@@ -50,10 +50,26 @@ export function stepTools(state: Pick<State, 'calendars'>, zone: string): StepTo
 }
 
 type Apply<Kind extends EventStepKind> = (
-  event: CalendarEvent,
+  entry: Entry,
   step: StepOf<Kind>,
   tools: StepTools,
-) => CalendarEvent | Refusal;
+) => Entry | Refusal;
+
+/** A step of what has a span. */
+const ofDated =
+  <Kind extends EventStepKind>(
+    apply: (entry: Dated, step: StepOf<Kind>, tools: StepTools) => Dated | Refusal,
+  ): Apply<Kind> =>
+  (entry, step, tools) =>
+    isDated(entry) ? apply(entry, step, tools) : 'no-date';
+
+/** A step of events alone. */
+const ofEvents =
+  <Kind extends EventStepKind>(
+    apply: (event: CalendarEvent, step: StepOf<Kind>, tools: StepTools) => Dated | Refusal,
+  ): Apply<Kind> =>
+  (entry, step, tools) =>
+    isEvent(entry) ? apply(entry, step, tools) : 'no-event';
 
 const unique = (names: readonly string[]): string[] => [...new Set(names)];
 
@@ -104,28 +120,28 @@ const takeAttachments: Apply<'attachments'> = (event, { atLeast }) => {
   return left.length > 0 ? { ...event, attachments: left } : without(event, 'attachments');
 };
 
-/** What each step makes of an event. A step that is added has to be said here. */
+/** What each step makes of an entry. A step that is added has to be said here. */
 const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
   calendar: toCalendar,
   categories: changeCategories,
   colour: (event, { to }) => (to === null ? without(event, 'colour') : { ...event, colour: to }),
-  availability: (event, { to }) => ({ ...event, availability: to }),
+  availability: ofEvents((event, { to }) => ({ ...event, availability: to })),
   visibility: (event, { to }) => ({ ...event, classification: to }),
-  status: (event, { to }) => ({ ...event, status: to }),
+  status: ofEvents((event, { to }) => ({ ...event, status: to })),
   importance: (event, { to }) => (to === null ? without(event, 'priority') : { ...event, priority: to }),
   reminders: (event, step, { state }) => changedReminders(event, step, state),
   place: (event, { to }) => ({ ...event, location: to }),
   notes: changeNotes,
   people: changePeople,
-  shift: (event, step, { zone }) => shifted(event, step, zone),
-  week: (event, step, { zone }) => toWeek(event, step, zone),
-  'start-time': (event, step, { zone }) => atTimeOfDay(event, step, zone),
-  length: (event, step, { zone }) => withLength(event, step, zone),
-  round: (event, step, { zone }) => rounded(event, step, zone),
-  trim: (event, step, { zone }) => trimmed(event, step, zone),
-  zone: (event, step, { zone }) => inZone(event, step, zone),
-  'whole-days': (event) => asWholeDays(event),
-  hours: (event, step, { zone }) => asHours(event, step, zone),
+  shift: ofDated((event, step, { zone }) => shifted(event, step, zone)),
+  week: ofDated((event, step, { zone }) => toWeek(event, step, zone)),
+  'start-time': ofDated((event, step, { zone }) => atTimeOfDay(event, step, zone)),
+  length: ofEvents((event, step, { zone }) => withLength(event, step, zone)),
+  round: ofEvents((event, step, { zone }) => rounded(event, step, zone)),
+  trim: ofEvents((event, step, { zone }) => trimmed(event, step, zone)),
+  zone: ofDated((event, step, { zone }) => inZone(event, step, zone)),
+  'whole-days': ofDated((event) => asWholeDays(event)),
+  hours: ofDated((event, step, { zone }) => asHours(event, step, zone)),
   replace: (event, step, { replacer }) => {
     const replace = replacer(step);
     return {
@@ -152,6 +168,6 @@ export const ORGANIZERS_STEPS: ReadonlySet<StepKind> = new Set<StepKind>([
   'replace',
 ]);
 
-/** What a step makes of an event, or why it can't. */
-export const applyStep = (event: CalendarEvent, step: EventStep, tools: StepTools): CalendarEvent | Refusal =>
-  (STEPS[step.kind] as Apply<EventStepKind>)(event, step as never, tools);
+/** What a step makes of an entry, or why it can't. */
+export const applyStep = (entry: Entry, step: EventStep, tools: StepTools): Entry | Refusal =>
+  (STEPS[step.kind] as Apply<EventStepKind>)(entry, step as never, tools);

@@ -1,5 +1,5 @@
 import { FIELD_NAMES } from '../../fields/eventFields';
-import type { CalendarEvent } from '../../model/entry';
+import { type CalendarEvent, isEvent } from '../../model/entry';
 import { DAY } from '../../time/civil';
 import { atWall, ownZone, wallOf } from '../../time/eventTime';
 import { toBin } from '../binChanges';
@@ -34,7 +34,7 @@ export function intoSeries(work: UnitOfWork, targets: readonly Target[]): Readon
   const groups = new Map<string, CalendarEvent[]>();
   for (const target of targets) {
     const event = work.state.entries.get(target.entryId);
-    if (!event || event.recurrence || event.seriesId !== undefined) continue;
+    if (!event || !isEvent(event) || event.recurrence || event.seriesId !== undefined) continue;
     const key = likeness(event);
     const others = groups.get(key);
     if (others) others.push(event);

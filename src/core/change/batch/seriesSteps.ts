@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type Dated, seriesOf } from '../../model/entry';
 import { Series } from '../../recurrence/series';
 import { TooManyDatesError } from '../../recurrence/expandRule';
 import { shapeAt, rangeChangeAt, rangeChanges } from '../../recurrence/occurrenceShape';
@@ -51,8 +51,8 @@ export function deleteStep(work: UnitOfWork, target: Target, scope: Scope): Left
 export function asSeriesStep(work: UnitOfWork, target: Target): Left {
   const { state, context } = work;
   const override = state.entries.get(target.entryId);
-  const master = masterOf(state, target);
-  if (!master?.recurrence) return 'no-series';
+  const master = seriesOf(masterOf(state, target));
+  if (!master) return 'no-series';
   if (override?.seriesId === undefined || !override.recurrenceId) return [target];
   const series = new Series(master);
   const wall = series.wallOfRecurrenceId(override.recurrenceId, context.zone);
@@ -63,8 +63,8 @@ export function asSeriesStep(work: UnitOfWork, target: Target): Left {
 /** Ends a series with the last of its occurrences that starts on a day or before it. */
 export function endSeriesStep(work: UnitOfWork, target: Target, { last }: StepOf<'end-series'>): Left {
   const { zone } = work.context;
-  const master = masterOf(work.state, target);
-  if (!master?.recurrence) return 'no-series';
+  const master = seriesOf(masterOf(work.state, target));
+  if (!master) return 'no-series';
   const series = new Series(master);
   const limit = (parseDate(last) + 1) * DAY;
   const [next] = series.next(limit, 1, zone);
@@ -83,8 +83,8 @@ export function endSeriesStep(work: UnitOfWork, target: Target, { last }: StepOf
 export function singlesStep(work: UnitOfWork, target: Target, { until }: StepOf<'into-singles'>): Left {
   const { zone } = work.context;
   const { state } = work;
-  const master = masterOf(state, target);
-  if (!master?.recurrence) return 'no-series';
+  const master = seriesOf(masterOf(state, target));
+  if (!master) return 'no-series';
   const series = new Series(master);
   const last = series.lastWall(zoneOf(master.start, zone));
   const end = until === undefined ? last : Math.min(last, (parseDate(until) + 1) * DAY - 1);
@@ -105,11 +105,11 @@ export function singlesStep(work: UnitOfWork, target: Target, { until }: StepOf<
 /** The occurrences of a series that no record stands for, as single events. */
 function singlesOf(
   state: UnitOfWork['state'],
-  master: CalendarEvent,
+  master: Dated,
   series: Series,
   endWall: number,
   zone: string,
-): CalendarEvent[] | Refusal {
+): Dated[] | Refusal {
   const overrides = overridesOf(state, master.id);
   const changed = new Set(
     overrides.flatMap(({ recurrenceId }) =>

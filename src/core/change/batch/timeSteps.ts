@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type Dated, isEvent } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { endAfter } from '../../recurrence/occurrenceShape';
 import { DAY, localString, MINUTE, parseDate, startOfWeek } from '../../time/civil';
@@ -7,37 +7,37 @@ import { isKnownZone } from '../../time/zones';
 import { type Refusal, shiftEvent, stretchEvent, toHours, toWholeDays } from '../shift';
 import type { StepOf } from '../../model/batchStep';
 
-type Timed = CalendarEvent | Refusal;
+type Timed = Dated | Refusal;
 
-const isWhole = ({ start }: CalendarEvent): boolean => start.kind === 'date';
+const isWhole = ({ start }: Dated): boolean => start.kind === 'date';
 const dayOf = (time: EventTime): number => Math.floor(wallOf(time) / DAY);
 
 /** An event that starts at another wall time, as long as before. */
-const startingAt = (event: CalendarEvent, wall: number, zone: string): CalendarEvent => {
+const startingAt = (event: Dated, wall: number, zone: string): Dated => {
   const start = atWall(event.start, wall);
   return { ...event, start, end: endAfter(event, start, zone) };
 };
 
 /** Moved on its own clock. Whole days move by whole days only. */
-export function shifted(event: CalendarEvent, step: StepOf<'shift'>, zone: string): Timed {
+export function shifted(event: Dated, step: StepOf<'shift'>, zone: string): Timed {
   if (isWhole(event) && step.minutes % 1440 !== 0) return 'not-timed';
   return shiftEvent(event, step.days * DAY + step.minutes * MINUTE, zone);
 }
 
 /** On the same weekday of another week. */
-export function toWeek(event: CalendarEvent, { of }: StepOf<'week'>, zone: string): CalendarEvent {
+export function toWeek(event: Dated, { of }: StepOf<'week'>, zone: string): Dated {
   const by = startOfWeek(parseDate(of)) - startOfWeek(dayOf(event.start));
   return shiftEvent(event, by * DAY, zone);
 }
 
 /** At another time of the day on which it starts. */
-export function atTimeOfDay(event: CalendarEvent, { minute }: StepOf<'start-time'>, zone: string): Timed {
+export function atTimeOfDay(event: Dated, { minute }: StepOf<'start-time'>, zone: string): Timed {
   if (isWhole(event)) return 'not-timed';
   return startingAt(event, dayOf(event.start) * DAY + minute * MINUTE, zone);
 }
 
 /** As long as is asked: whole days by days, all else exactly. */
-export function withLength(event: CalendarEvent, { minutes }: StepOf<'length'>, zone: string): Timed {
+export function withLength(event: Dated, { minutes }: StepOf<'length'>, zone: string): Timed {
   const { start, end } = event;
   if (isWhole(event))
     return minutes % 1440 === 0
@@ -55,7 +55,7 @@ export function withLength(event: CalendarEvent, { minutes }: StepOf<'length'>, 
 const ROUNDED = { nearest: Math.round, earlier: Math.floor, later: Math.ceil } as const;
 
 /** Both ends on the grid, at least one step of it apart. */
-export function rounded(event: CalendarEvent, { minutes, way }: StepOf<'round'>, zone: string): Timed {
+export function rounded(event: Dated, { minutes, way }: StepOf<'round'>, zone: string): Timed {
   if (isWhole(event)) return 'not-timed';
   const grid = minutes * MINUTE;
   const round = (time: EventTime): EventTime => atWall(time, ROUNDED[way](wallOf(time) / grid) * grid);
@@ -67,11 +67,11 @@ export function rounded(event: CalendarEvent, { minutes, way }: StepOf<'round'>,
 }
 
 /** Ends earlier. */
-export const trimmed = (event: CalendarEvent, { minutes }: StepOf<'trim'>, zone: string): Timed =>
+export const trimmed = (event: Dated, { minutes }: StepOf<'trim'>, zone: string): Timed =>
   isWhole(event) ? 'not-timed' : stretchEvent(event, 'end', -minutes * MINUTE, zone);
 
 /** On another clock: at the same instant, or when that clock shows the same. */
-export function inZone(event: CalendarEvent, step: StepOf<'zone'>, zone: string): Timed {
+export function inZone(event: Dated, step: StepOf<'zone'>, zone: string): Timed {
   if (isWhole(event)) return 'not-timed';
   if (!isKnownZone(step.zone)) return 'no-such-zone';
   const on = (time: EventTime): EventTime => {
@@ -84,16 +84,16 @@ export function inZone(event: CalendarEvent, step: StepOf<'zone'>, zone: string)
 }
 
 /** The days that it touches, whole. */
-export const asWholeDays = (event: CalendarEvent): CalendarEvent =>
+export const asWholeDays = (event: Dated): Dated =>
   isWhole(event) ? event : toWholeDays(event, dayOf(event.start));
 
 /** Hours of the first of its days; as long as it was before it was whole days, where that is known. */
-export const asHours = (event: CalendarEvent, { minute, minutes }: StepOf<'hours'>, zone: string) =>
+export const asHours = (event: Dated, { minute, minutes }: StepOf<'hours'>, zone: string) =>
   isWhole(event)
     ? toHours(
         event,
         dayOf(event.start) * DAY + minute * MINUTE,
         zone,
-        (event.timedMinutes ?? minutes) * MINUTE,
+        ((isEvent(event) && event.timedMinutes) || minutes) * MINUTE,
       )
     : event;

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type CalendarEvent, isEvent, seriesOf } from '../../model/entry';
 import type { Letter } from '../../model/invitation';
 import type { State } from '../../model/state';
 import { skippedDates } from '../../interchange/icalendar/skipDaysOffProperty';
@@ -16,10 +16,10 @@ export type Wording = (outgoing: Outgoing) => { readonly subject: string; readon
 
 /** A series whose dates on days off are left out as such: guests know nothing of one's days off. */
 function withoutDaysOff(state: State, event: CalendarEvent, now: number): CalendarEvent {
-  const kept = state.entries.get(event.id);
+  const kept = seriesOf(state.entries.get(event.id));
   const lookup = kept && daysOffFor(state, kept);
-  if (!kept || !lookup || !event.recurrence) return event;
-  const dates = skippedDates(kept, overridesOf(state, kept.id), lookup, now);
+  if (!kept || !isEvent(kept) || !lookup || !event.recurrence) return event;
+  const dates = skippedDates(kept, overridesOf(state, kept.id).filter(isEvent), lookup, now);
   return {
     ...event,
     recurrence: {

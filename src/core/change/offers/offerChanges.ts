@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type CalendarEvent, type Entry, isEvent } from '../../model/entry';
 import { type ChosenTime, type Offer, Offer as OfferSchema, type OfferedTime } from '../../model/offer';
 import type { State } from '../../model/state';
 import { guestOf } from '../../people/guests';
@@ -57,8 +57,11 @@ function letHeldGo(
   }
 }
 
-const isHold = (entry: CalendarEvent, offer: Offer): boolean =>
-  entry.availability === 'tentative' && entry.title === offer.title && !entry.attendees?.length;
+const isHold = (entry: Entry, offer: Offer): entry is CalendarEvent =>
+  isEvent(entry) &&
+  entry.availability === 'tentative' &&
+  entry.title === offer.title &&
+  !entry.attendees?.length;
 
 /** The offer is over: what was held is let go. Undefined where it is not there. */
 export function endOffer(state: State, id: string, context: ChangeContext): Patch | undefined {
@@ -93,10 +96,10 @@ export function takeChosen(
   const hold = time.entryId === undefined ? undefined : state.entries.get(time.entryId);
   const [start, end] = [time.start, time.end].map((instant) => zonedAt(instant, context.zone));
   const work = new UnitOfWork(state, context);
-  const isKept = hold !== undefined && isHold(hold, offer);
+  const kept = hold !== undefined && isHold(hold, offer) ? hold : undefined;
   const fields = { start: start!, end: end!, availability: 'busy' as const, attendees: [guest] };
-  const event = isKept
-    ? touched(withFields(hold, fields), context)
+  const event = kept
+    ? touched(withFields(kept, fields), context)
     : createEvent({ ...blankFields(offer.calendarId, start!, end!), ...fields, title: offer.title }, context);
   work.put('entries', event);
   letHeldGo(state, work, offer, context, event.id);

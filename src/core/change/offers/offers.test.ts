@@ -1,4 +1,4 @@
-import { context, person, stateWith } from '../../../../testing/samples';
+import { context, eventsIn, person, stateWith } from '../../../../testing/samples';
 import { applyPatch } from '@/core/change/patch';
 import type { State } from '@/core/model/state';
 import { slotsWithin } from '@/core/people/freeTimes/slots';
@@ -24,8 +24,7 @@ const offered = (more: Partial<typeof fields> = {}): State =>
   applyPatch(base, makeOffer(base, { ...fields, ...more }, AT));
 const idOf = (state: State): string => [...state.offers.keys()][0]!;
 const chosen = { start: NINE, name: 'Salma', address: 'salma.wray@fennick.example', at: 0 };
-const titles = (state: State) =>
-  [...state.entries.values()].map(({ title, availability }) => [title, availability]);
+const titles = (state: State) => eventsIn(state).map(({ title, availability }) => [title, availability]);
 
 test('offered times are held as tentative, one each, or not at all', () => {
   expect(titles(offered())).toEqual([

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type Entry, eventsOf } from '../../model/entry';
 import type { HandedInEntry, HandedInTarget, HandIn } from '../../model/handIn';
 import type { EventTime } from '../../model/eventTime';
 import type { Person } from '../../model/person';
@@ -55,14 +55,14 @@ function occurrenceMeant(
   access: SeenCalendars,
   zone: string,
 ): Occurrence | undefined {
-  const isMeant = (head: CalendarEvent): boolean => {
+  const isMeant = (head: Entry): boolean => {
     const seen = access.calendars.get(head.calendarId);
     return seen !== undefined && seenUid(head, seen.depth) === uid;
   };
-  const headOf = (event: CalendarEvent): CalendarEvent =>
+  const headOf = (event: Entry): Entry =>
     (event.seriesId !== undefined && entries.get(event.seriesId)) || event;
   const index = new OccurrenceIndex();
-  index.load([...entries.values()].filter((event) => isMeant(headOf(event))));
+  index.load(eventsOf(entries.values()).filter((event) => isMeant(headOf(event))));
   const found = index
     .between({ start, end: start + 1 }, zone)
     .find((occurrence) => occurrence.start === start);

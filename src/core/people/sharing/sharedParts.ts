@@ -1,5 +1,5 @@
 import { type PublishedPart, seenUid } from '../../interchange/published/publishedEvents';
-import type { CalendarEvent } from '../../model/entry';
+import { type CalendarEvent, eventsOf } from '../../model/entry';
 import type { State } from '../../model/state';
 import type { SeenCalendars } from './access';
 
@@ -24,8 +24,9 @@ export function sharedParts(
   { entries }: Pick<State, 'entries'>,
   { calendars, withPrivate }: SeenCalendars,
 ): PublishedPart[] {
-  const byCalendar = gathered(entries.values(), ({ calendarId }) => calendarId);
-  const changed = gathered(entries.values(), ({ seriesId }) => seriesId);
+  const all = eventsOf(entries.values());
+  const byCalendar = gathered(all, ({ calendarId }) => calendarId);
+  const changed = gathered(all, ({ seriesId }) => seriesId);
   return [...calendars].map(([calendarId, { depth }]) => {
     const events = byCalendar.get(calendarId) ?? [];
     const elsewhere = events
@@ -52,7 +53,7 @@ export function allowedIn(
   });
   if (allowed.length === 0) return undefined;
   const uids = new Set<string>();
-  for (const entry of state.entries.values()) {
+  for (const entry of eventsOf(state.entries.values())) {
     const access = calendars.get(entry.calendarId);
     const isOpen = withPrivate || entry.classification === 'public';
     if (access?.mayChange && entry.seriesId === undefined && isOpen) uids.add(seenUid(entry, access.depth));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { checkedDemo, checkQuery, NOW, OWN } from '../../../../testing/checks';
 import { labelledDoubles, pairOf, scoreOf } from '../../../../testing/labelledDoubles';
-import { context, date, event, FENNICK, series, zoned } from '../../../../testing/samples';
+import { context, date, event, eventsIn, FENNICK, series, zoned } from '../../../../testing/samples';
 import { previewBatch } from '@/core/change/batch/batchRun';
 import { applyPatch, inversePatch } from '@/core/change/patch';
 import { targetOfKey } from '@/core/change/target';
@@ -443,7 +443,7 @@ test('a run that is not wanted any more stops', async () => {
 
 const findingsOf = async (state: State, query: CheckQuery): Promise<readonly Finding[]> => {
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   return (await new KeptChecks(index).run(query))!.findings;
 };
 const fixed = (state: State, findings: readonly Finding[]) => {

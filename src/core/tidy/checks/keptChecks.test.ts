@@ -1,3 +1,4 @@
+import { eventsIn } from '../../../../testing/samples';
 import fc from 'fast-check';
 import { checkedDemo } from '../../../../testing/checks';
 import type { CalendarEvent } from '@/core/model/entry';
@@ -71,7 +72,7 @@ test('after whatever changes, what is kept is what a new look finds', async () =
     fc.asyncProperty(
       fc.array(fc.array(edit, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 4 }),
       async (rounds) => {
-        const beside = keptBeside(checkedDemo().state.entries.values());
+        const beside = keptBeside(eventsIn(checkedDemo().state));
         await beside.kept();
         let fresh = 0;
         for (const round of rounds) {
@@ -92,7 +93,7 @@ test('after whatever changes, what is kept is what a new look finds', async () =
 
 test('a day off that is added later changes what is found of the series that skips it', async () => {
   const { state } = checkedDemo();
-  const beside = keptBeside(state.entries.values());
+  const beside = keptBeside(eventsIn(state));
   const before = await beside.kept();
   const dayOff = [...beside.all.values()].find(
     ({ calendarId, start }) => calendarId === 'daysoff' && start.kind === 'date',
@@ -122,7 +123,7 @@ test('a day off that is added later changes what is found of the series that ski
 test('what is stopped half-way is looked at anew', async () => {
   const { state, query } = checkedDemo();
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   const kept = new KeptChecks(index);
   expect(await kept.run(query, (done) => done < 4)).toBeUndefined();
   expect(await kept.run(query)).toEqual(await new KeptChecks(index).run(query));
@@ -130,14 +131,14 @@ test('what is stopped half-way is looked at anew', async () => {
 
 test('what changes while the checks run is found by the next run', async () => {
   const { state, query } = checkedDemo();
-  const beside = keptBeside(state.entries.values());
+  const beside = keptBeside(eventsIn(state));
   await beside.kept();
   const index = new OccurrenceIndex();
-  index.load(state.entries.values());
+  index.load(eventsIn(state));
   const kept = new KeptChecks(index);
   await kept.run(query, (done) => {
     if (done === 5)
-      for (const event of [...state.entries.values()].slice(0, 20)) {
+      for (const event of eventsIn(state).slice(0, 20)) {
         const after = { ...event, title: '' };
         kept.touch(event.id, [event, after]);
         index.put(after);

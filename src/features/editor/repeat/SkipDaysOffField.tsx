@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
-import { DAY_OFF_HANDLINGS, type SkipDaysOff } from '@/core/model/entry';
+import { DAY_OFF_HANDLINGS, eventsOf, type SkipDaysOff } from '@/core/model/entry';
 import { useCalendars, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { SelectField } from '@/ui/primitives/PlatformField';
@@ -19,7 +19,7 @@ export function SkipDaysOffField({
 }) {
   const { colours } = useTheme();
   const calendars = useCalendars();
-  const proposed = useSnapshot(({ state }) => calendarOfMostWholeDays(state.entries.values()));
+  const proposed = useSnapshot(({ state }) => calendarOfMostWholeDays(eventsOf(state.entries.values())));
   const first = proposed ?? calendars.at(-1)?.id;
   if (first === undefined) return null;
   return (

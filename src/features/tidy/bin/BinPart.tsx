@@ -159,7 +159,7 @@ function BinRow({
       colour={calendar?.colour ?? 'slate'}
       details={[
         calendar?.name ?? '',
-        fullDayText(Math.floor(wallOf(entry.start) / DAY)),
+        entry.start ? fullDayText(Math.floor(wallOf(entry.start) / DAY)) : '',
         entry.recurrence ? said.series(changed.length) : '',
         said.deleted(dayText(Math.floor(instantToWall(homeZone, deleted) / DAY))),
         // That it went to the bin is said already.

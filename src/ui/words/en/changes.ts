@@ -146,6 +146,8 @@ export const changesWords = {
     'series-without-end': 'The series has no end: say up to which day.',
     'too-many-dates': 'The series makes too many dates.',
     'fits-no-rule': 'No rule makes its day together with the others.',
+    'no-date': 'It has no date.',
+    'no-event': 'That is for events: this is a to-do.',
   },
   failures: {
     'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',
