@@ -1,6 +1,7 @@
 import type { Person } from '@/core/model/person';
 import { blankFields } from '@/core/change/eventFields';
-import { type CalendarEvent, type Entry, eventsOf } from '@/core/model/entry';
+import { blankTodo } from '@/core/change/todos/todoChanges';
+import { type CalendarEvent, type Entry, eventsOf, isTodo, type Todo } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { initialSettings } from '@/core/model/initialSettings';
 import { emptyState, type State } from '@/core/model/state';
@@ -68,6 +69,26 @@ export function stateWith(...entries: Entry[]): State {
     entries: new Map(entries.map((entry) => [entry.id, entry])),
     settings: new Map([['settings', initialSettings(FENNICK)]]),
   };
+}
+
+/** A to-do; without other fields it is due never. */
+export const todo = (fields: Partial<Todo> = {}): Todo => ({
+  ...blankTodo('meetings'),
+  kind: 'todo',
+  id: 'todo',
+  uid: 'todo@fennick.example',
+  title: 'Order wicks',
+  sequence: 0,
+  created: 0,
+  modified: 0,
+  ...fields,
+});
+
+/** The to-do of an id. */
+export function todoIn(state: Pick<State, 'entries'>, id: string): Todo {
+  const found = state.entries.get(id);
+  if (!found || !isTodo(found)) throw new Error(`no to-do ${id}`);
+  return found;
 }
 
 /** The events of a state. */

@@ -28,6 +28,7 @@ const names = [
   'check',
   'checkbox-blank-outline',
   'checkbox-marked',
+  'checkbox-marked-outline',
   'chevron-down',
   'chevron-left',
   'chevron-right',

@@ -15,7 +15,7 @@ import { readMail, type ReadMail } from '@/core/interchange/mail/readMail';
 import { type PublishedDay, publishedDays } from '@/core/interchange/published/publishedDays';
 import { type PublishedPart, publishedParts } from '@/core/interchange/published/publishedEvents';
 import { unzip, type Unpacked } from '@/core/interchange/unzip';
-import { CalendarEvent } from '@/core/model/entry';
+import { CalendarEvent, type Entry, Todo } from '@/core/model/entry';
 import type { UsualReminders } from '@/core/model/reminder';
 import type { WorkingPattern } from '@/core/model/settings';
 import type { State } from '@/core/model/state';
@@ -90,8 +90,16 @@ export class Files {
           if (!(await onProgress(done, total))) throw new Cancelled();
         },
       });
-      const { events, files } = extractAttachments(file.events, newId);
-      return { file: { ...file, events: events.map((event) => CalendarEvent.parse(event)) }, files };
+      const events = extractAttachments(file.events, newId);
+      const todos = extractAttachments(file.todos, newId);
+      return {
+        file: {
+          ...file,
+          events: events.entries.map((event) => CalendarEvent.parse(event)),
+          todos: todos.entries.map((todo) => Todo.parse(todo)),
+        },
+        files: new Map([...events.files, ...todos.files]),
+      };
     });
   }
 
@@ -156,18 +164,18 @@ export class Files {
   }
 
   /**
-   * Writes events as an iCalendar file; with a calendar, under its name; with the files of their attachments, and with the
+   * Writes entries as an iCalendar file; with a calendar, under its name; with the files of their attachments, and with the
    * usual reminders of their calendars.
    */
   write(
-    events: readonly CalendarEvent[],
+    entries: readonly Entry[],
     calendar: WrittenCalendar | undefined,
     daysOff: WrittenDaysOff,
     files: ReadonlyMap<string, string> = new Map(),
     usual: ReadonlyMap<string, UsualReminders> = new Map(),
   ): string {
     const options = { daysOff: sourceOf(daysOff, true), usual };
-    return writeCalendarFile(embedAttachments({ events, files }), calendar, options);
+    return writeCalendarFile(embedAttachments({ entries, files }), calendar, options);
   }
 
   /** Writes calendars as others see them, each at its level; occurrences that were moved to other calendars are not there. */

@@ -108,7 +108,7 @@ export function writtenUpon<Fields extends EntryFields>(
   const valuesOf = (fields: Fields) => fields as Readonly<Record<string, unknown>>;
   const isTouched = (names: readonly string[]) =>
     names.some((name) => !sameValue(valuesOf(written)[name], valuesOf(before)[name]));
-  const together: readonly (readonly string[])[] = [['start', 'end', 'hasStart', 'recurrence']];
+  const together: readonly (readonly string[])[] = [['start', 'end', 'hasStart', 'isNeverDue', 'recurrence']];
   const single = Object.keys({ ...now, ...written })
     .filter((name) => !together.flat().includes(name))
     .map((name) => [name] as const);

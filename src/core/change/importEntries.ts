@@ -1,9 +1,10 @@
 import type { Calendar } from '../model/calendar';
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isTodo, type Todo } from '../model/entry';
 import type { Preserved } from '../model/preserved';
 import type { State } from '../model/state';
 import type { Double } from '../tidy/doubles';
 import { type CalendarFields, saveCalendar } from './calendarChanges';
+import { todosOf } from '../todos/currentTodo';
 import { overridesOf } from './overrides';
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from './patch';
 import { uidOf } from './versions';
@@ -45,12 +46,12 @@ export interface ImportDoubles {
 const LONGEST_NAME = 255;
 
 /**
- * Puts events read from a file into a calendar, as one patch.
+ * Puts entries read from a file into a calendar, as one patch. Of to-dos, those of a UID that is here are here already.
  * @param file what the file is called, noted with each
  */
 export function importEntries(
   state: State,
-  events: readonly CalendarEvent[],
+  entries: readonly Entry[],
   into: ImportInto,
   context: ChangeContext,
   { doubles, choiceOf }: ImportDoubles = { doubles: [], choiceOf: () => 'both' },
@@ -70,19 +71,20 @@ export function importEntries(
   const found = new Map(doubles.map((double) => [double.one.id, double]));
   const freshUids = new Map<string, string>();
   const removed = new Map<string, Change>();
-  const imported = events.flatMap((event): Change[] => {
-    const head = event.seriesId ?? event.id;
+  const todos = todoHeads(state);
+  const imported = entries.flatMap((entry): Change[] => {
+    const head = entry.seriesId ?? entry.id;
     const double = found.get(head);
-    const choice = double ? choiceOf(head) : undefined;
+    const other = double?.other ?? (isTodo(entry) ? todos.get(entry.uid) : undefined);
+    const choice = other ? choiceOf(head) : undefined;
     if (choice === 'skip') return [];
-    if (double && choice === 'replace')
-      for (const old of [double.other, ...overridesOf(state, double.other.id)])
-        removed.set(old.id, remove('entries', old));
+    if (other && choice === 'replace')
+      for (const old of [other, ...overridesOf(state, other.id)]) removed.set(old.id, remove('entries', old));
     // Two that are kept side by side can't share a UID.
-    if (double?.by === 'uid' && choice === 'both' && !freshUids.has(head))
+    if (other && double?.by !== 'title-and-time' && choice === 'both' && !freshUids.has(head))
       freshUids.set(head, uidOf(context.newId()));
-    const uid = freshUids.get(head) ?? event.uid;
-    return [put(state, 'entries', { ...event, uid, calendarId, ...from })];
+    const uid = freshUids.get(head) ?? entry.uid;
+    return [put(state, 'entries', { ...entry, uid, calendarId, ...from })];
   });
   return makePatch(
     context,
@@ -92,23 +94,27 @@ export function importEntries(
   );
 }
 
+/** The to-dos that stand for themselves, by their UIDs. */
+const todoHeads = (state: State): ReadonlyMap<string, Todo> =>
+  new Map(todosOf(state).flatMap((todo) => (todo.seriesId === undefined ? [[todo.uid, todo] as const] : [])));
+
 /** What is imported from one file of several. */
 export interface ImportPart {
-  readonly events: readonly CalendarEvent[];
+  readonly entries: readonly Entry[];
   readonly into: ImportInto;
   /** What the file is called. */
   readonly file?: string;
 }
 
-/** Puts the events of several files into calendars, as one patch. */
+/** Puts the entries of several files into calendars, as one patch. */
 export function importParts(
   state: State,
   parts: readonly ImportPart[],
   context: ChangeContext,
   doubles?: ImportDoubles,
 ): Patch {
-  const patches = parts.map(({ events, into, file }) =>
-    importEntries(state, events, into, context, doubles, file),
+  const patches = parts.map(({ entries, into, file }) =>
+    importEntries(state, entries, into, context, doubles, file),
   );
   const changes = new Map<string, Change>();
   for (const patch of patches)

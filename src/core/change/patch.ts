@@ -30,6 +30,12 @@ const ReadChange = z
 
 /** What a patch did, for the line that says so: the interface has the words. */
 export const SUMMARIES = [
+  'todo-made',
+  'todo-done',
+  'todo-open',
+  'todos-done',
+  'todos-open',
+  'todo-part',
   'entry-made',
   'entries-made',
   'entry-changed',

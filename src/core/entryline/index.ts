@@ -3,3 +3,4 @@ export { guestCompletions } from './parts/guests';
 export { dayInWords } from './dayInWords';
 export { type EntryLineContext, otherReadings, parseEntryLine } from './parseEntryLine';
 export { rewriteLine } from './rewriteLine';
+export { isTodoLine, readTodoLine, type TodoLine } from './todoLine';

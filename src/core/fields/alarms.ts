@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { CalendarEvent, Entry } from '../model/entry';
 import type { JCalComponent, JCalProperty } from '../model/jcal';
 import type { Preserved } from '../model/preserved';
 import {
@@ -33,7 +33,7 @@ const ACTIONS: Readonly<Record<ReminderWay, string>> = {
   text: 'DISPLAY',
 };
 
-type Timed = Pick<CalendarEvent, 'start' | 'travel' | 'title'>;
+type Timed = Pick<Entry, 'start' | 'title'> & Pick<Partial<CalendarEvent>, 'travel'>;
 
 const named = (properties: readonly JCalProperty[], name: string): readonly JCalProperty[] =>
   properties.filter((property) => property[0] === name);
@@ -158,6 +158,7 @@ function triggerProperties(trigger: ReminderTrigger, { start, travel }: Timed): 
   };
   if (trigger.kind === 'fixed') return [['trigger', {}, 'date-time', utc(trigger.at)]];
   if (trigger.kind === 'time-of-day') {
+    if (!start) return [];
     const wall = wallOf(start);
     const day = Math.floor(wall / DAY) - trigger.daysBefore;
     return pair(

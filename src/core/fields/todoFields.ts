@@ -62,6 +62,13 @@ export const TODO_FIELDS = {
     published: 'busy',
     batch: false,
   }),
+  isNeverDue: field<TodoFields['isNeverDue']>({
+    ...apart,
+    initial: undefined,
+    scope: 'own',
+    published: 'busy',
+    batch: false,
+  }),
   recurrence,
   repeatAfter: field<TodoFields['repeatAfter']>({
     ...apart,

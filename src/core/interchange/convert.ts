@@ -1,7 +1,7 @@
 import { proposeMark } from '../change/calendarChanges';
 import { applyPatch, type Patch } from '../change/patch';
 import type { Calendar } from '../model/calendar';
-import { type CalendarEvent, eventsOf } from '../model/entry';
+import { type Entry, eventsOf } from '../model/entry';
 import { initialSettings } from '../model/initialSettings';
 import type { Preserved } from '../model/preserved';
 import { emptyState, type State } from '../model/state';
@@ -42,7 +42,7 @@ export interface ConvertProblem {
 /** What a file of any form holds. */
 interface Contents {
   readonly calendars: readonly (WrittenCalendar & { readonly id: string })[];
-  readonly events: readonly CalendarEvent[];
+  readonly entries: readonly Entry[];
   readonly files: ReadonlyMap<string, string>;
   readonly backup: Backup | undefined;
   readonly problems: readonly ConvertProblem[];
@@ -53,7 +53,7 @@ const DEFAULT_LENGTH_MINUTES = 60;
 
 async function readContents(text: string, form: FileForm, options: ConvertOptions): Promise<Contents> {
   const nothing = { files: new Map<string, string>(), backup: undefined };
-  const within = (event: CalendarEvent): CalendarEvent => ({ ...event, calendarId: CALENDAR_ID });
+  const within = (entry: Entry): Entry => ({ ...entry, calendarId: CALENDAR_ID });
   switch (form) {
     case 'ics': {
       const file = await readCalendarFile(text, options);
@@ -69,7 +69,7 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
             ...(preserved ? { preserved } : {}),
           },
         ],
-        events: file.events.map(within),
+        entries: [...file.events, ...file.todos].map(within),
         problems: file.problems.map(({ line, code, detail }) => ({ where: `line ${line}`, code, detail })),
       };
     }
@@ -90,7 +90,7 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
       return {
         ...nothing,
         calendars: [{ id: CALENDAR_ID, name: '', description: '' }],
-        events: events.map(within),
+        entries: events.map(within),
         problems: problems.map(({ line, code, detail }) => ({ where: `row ${line}`, code, detail })),
       };
     }
@@ -102,7 +102,7 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
         detail,
       }));
       const { calendars, entries } = backup.records;
-      return { calendars, events: eventsOf(entries), files: backup.files, backup, problems };
+      return { calendars, entries, files: backup.files, backup, problems };
     }
   }
 }
@@ -143,7 +143,7 @@ const keptCalendars = (calendars: Contents['calendars'], options: ConvertOptions
   });
 
 /** What a file holds, as a state. */
-function stateOf({ calendars, events, backup }: Contents, options: ConvertOptions): State {
+function stateOf({ calendars, entries, backup }: Contents, options: ConvertOptions): State {
   const records = Object.entries(backup?.records ?? {}).map(([name, list]) => [
     name,
     byId(list as readonly { id: string }[]),
@@ -153,13 +153,13 @@ function stateOf({ calendars, events, backup }: Contents, options: ConvertOption
     settings: byId([initialSettings(options.zone)]),
     ...(backup
       ? Object.fromEntries(records)
-      : { calendars: byId(keptCalendars(calendars, options)), entries: byId(events) }),
+      : { calendars: byId(keptCalendars(calendars, options)), entries: byId(entries) }),
   };
 }
 
 function asBackup(contents: Contents, options: ConvertOptions): string {
-  const apart = extractAttachments(contents.events, options.newId);
-  return writeBackup(stateOf({ ...contents, events: apart.events }, options), apart.files, options.now);
+  const apart = extractAttachments(contents.entries, options.newId);
+  return writeBackup(stateOf({ ...contents, entries: apart.entries }, options), apart.files, options.now);
 }
 
 /**
@@ -176,16 +176,23 @@ export async function convertFile(
   const { calendars, files, backup, problems } = read;
   const before = stateOf(read, options);
   const after = options.change ? applyPatch(before, options.change(before)) : before;
-  const events = options.change ? eventsOf(after.entries.values()) : read.events;
+  const entries = options.change ? [...after.entries.values()] : read.entries;
   switch (to) {
     case 'ics': {
-      const written = embedAttachments({ events, files });
+      const written = embedAttachments({ entries, files });
       return { text: writeCalendarFile(written, asOneCalendar(calendars)), problems };
     }
-    case 'csv':
-      return { text: writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name), problems };
+    case 'csv': {
+      const events = eventsOf(entries);
+      const left = entries.length - events.length;
+      const said = left > 0 ? [{ where: 'to-dos', code: 'left-out', detail: String(left) }] : [];
+      return {
+        text: writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name),
+        problems: [...problems, ...said],
+      };
+    }
     case 'json': {
-      if (!backup) return { text: asBackup({ ...read, events }, options), problems };
+      if (!backup) return { text: asBackup({ ...read, entries }, options), problems };
       return { text: writeBackup(after, files, backup.saved), problems };
     }
   }

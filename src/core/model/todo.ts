@@ -35,6 +35,8 @@ export const Todo = EntryBase.extend({
   end: EventTime.optional(),
   /** Whether it was said from when on it can be done. */
   hasStart: z.literal(true).optional(),
+  /** Whether it is never due, though it has a start (RFC 5545 3.6.2): its end says nothing then. */
+  isNeverDue: z.literal(true).optional(),
   ...recurrenceFields,
   /** To be done again so long after it was done, in place of a rule. */
   repeatAfter: RepeatAfter.optional(),

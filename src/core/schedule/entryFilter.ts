@@ -1,5 +1,5 @@
 import { attendeesOf, isOnline } from '../model/attendees';
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, type Entry, isEvent } from '../model/entry';
 import type { EntryFilter } from '../model/look';
 
 /** Text as it is compared: without accents, in small letters. */
@@ -16,7 +16,7 @@ export const isFilterEmpty = (filter: EntryFilter): boolean =>
   filter.text.trim() === '';
 
 /** A test of events by a filter. All that it names must hold; of several values of one kind, one. */
-export function filterTest(filter: EntryFilter | undefined): (event: CalendarEvent) => boolean {
+export function filterTest(filter: EntryFilter | undefined): (entry: Entry) => boolean {
   if (!filter || isFilterEmpty(filter)) return () => true;
   const words = foldText(filter.text)
     .split(/\s+/)
@@ -27,12 +27,17 @@ export function filterTest(filter: EntryFilter | undefined): (event: CalendarEve
       !event.categories.some((category) => filter.categories.includes(category))
     )
       return false;
-    if (filter.availabilities.length > 0 && !filter.availabilities.includes(event.availability)) return false;
+    if (
+      filter.availabilities.length > 0 &&
+      !(isEvent(event) && filter.availabilities.includes(event.availability))
+    )
+      return false;
     if (filter.classifications.length > 0 && !filter.classifications.includes(event.classification))
       return false;
     const isRecurring = !!event.recurrence || event.seriesId !== undefined;
     if (filter.recurring && (filter.recurring === 'series') !== isRecurring) return false;
-    if (filter.meeting && (filter.meeting === 'online') !== isOnline(event)) return false;
+    if (filter.meeting && !(isEvent(event) && (filter.meeting === 'online') === isOnline(event)))
+      return false;
     if (filter.people || filter.answer || words.length > 0) {
       const attendees = attendeesOf(event);
       if (filter.people && (filter.people === 'with') !== attendees.length > 0) return false;

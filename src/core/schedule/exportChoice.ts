@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import type { Entry } from '../model/entry';
 import type { EntryFilter } from '../model/look';
 import { filterTest } from './entryFilter';
 
@@ -13,14 +13,14 @@ export interface ExportChoice {
 }
 
 /** The entries of a choice. A series is taken whole, with its changed occurrences, if it or one of them is chosen. */
-export function chosenEntries(entries: Iterable<CalendarEvent>, choice: ExportChoice): CalendarEvent[] {
+export function chosenEntries(entries: Iterable<Entry>, choice: ExportChoice): Entry[] {
   const passes = filterTest(choice.filter);
   const hidden = new Set(choice.hiddenCalendarIds);
   const all = [...entries].filter(
     ({ calendarId }) =>
       !hidden.has(calendarId) && (choice.calendarId === undefined || choice.calendarId === calendarId),
   );
-  const headOf = (event: CalendarEvent) => event.seriesId ?? event.id;
+  const headOf = (event: Entry) => event.seriesId ?? event.id;
   const heads = new Set(
     all.filter((event) => passes(event) && (!choice.occurring || choice.occurring.has(event.id))).map(headOf),
   );

@@ -65,6 +65,7 @@ const TEXTS: Texts = {
   attachments: (files) => (files ?? []).map(({ name }) => name).join(', '),
   url: (link) => link,
   hasStart: () => '',
+  isNeverDue: () => '',
   repeatAfter: (after) => (after ? todoWords.repeatAfter(after) : ''),
   completed: (instant, { homeZone }) =>
     instant === undefined ? '' : dateText(Math.floor(instantToWall(homeZone, instant) / DAY)),

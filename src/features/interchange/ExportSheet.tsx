@@ -1,3 +1,4 @@
+import { todosWithin } from '@/core/todos/currentTodo';
 import { eventsOf } from '@/core/model/entry';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -92,17 +93,21 @@ export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
     { enabled: hasRange && isRangeRight },
   );
   const occurring = useMemo(
-    () => new Set((range.data?.occurrences ?? []).flatMap(({ entryId, key }) => [entryId, key])),
-    [range.data],
+    () =>
+      new Set([
+        ...(range.data?.occurrences ?? []).flatMap(({ entryId, key }) => [entryId, key]),
+        ...todosWithin({ entries }, range.data),
+      ]),
+    [range.data, entries],
   );
   const events = useMemo(
     () =>
-      chosenEntries(eventsOf(entries.values()), {
+      chosenEntries(form === 'csv' ? eventsOf(entries.values()) : entries.values(), {
         calendarId: which || undefined,
         ...(isFiltered ? { hiddenCalendarIds: look.hidden, filter: look.filter } : {}),
         ...(hasRange ? { occurring } : {}),
       }),
-    [entries, which, isFiltered, look, hasRange, occurring],
+    [entries, form, which, isFiltered, look, hasRange, occurring],
   );
   const hasFiles = events.some(({ attachments }) => attachments);
   const isReady = !hasRange || (isRangeRight && range.data !== undefined && !range.isPlaceholderData);

@@ -52,6 +52,7 @@ export function ImportPreview({
     'while-typing',
   );
   const events = useMemo(() => parts.flatMap((part) => part.events), [parts]);
+  const todos = parts.reduce((sum, part) => sum + part.todos.length, 0);
   const span = useMemo(() => spanOf(events), [events]);
   const doubles = useDoubles(events);
   const series = events.filter((event) => event.recurrence).length;
@@ -85,7 +86,7 @@ export function ImportPreview({
     );
   };
 
-  const count = events.length - doubles.skipped;
+  const count = events.length + todos - doubles.skipped;
   const goLabel =
     count > 0
       ? importingWords.go(count)
@@ -112,6 +113,7 @@ export function ImportPreview({
         changed={changed}
         span={span}
         beyond={beyond}
+        todos={todos}
       />
       {refused.map(({ name, reason }) => (
         <View key={`${name} ${reason}`} role="alert">
@@ -201,6 +203,7 @@ function FilesSummary({
   changed,
   span,
   beyond,
+  todos,
 }: {
   isOne: boolean;
   only: ImportedFile | undefined;
@@ -210,6 +213,7 @@ function FilesSummary({
   changed: number;
   span: { first: number; last: number } | undefined;
   beyond: number;
+  todos: number;
 }) {
   return (
     <View style={styles.group}>
@@ -221,13 +225,16 @@ function FilesSummary({
         : parts.map((part) => (
             <AppText
               key={part.name}
-            >{`${part.name}: ${words.calendars.entries(part.events.length)}`}</AppText>
+            >{`${part.name}: ${words.calendars.entries(part.events.length + part.todos.length)}`}</AppText>
           ))}
       <AppText size="large" weight="700">
-        {events.length === 0
-          ? importingWords.nothing
-          : importingWords.found(events.length - series - changed, series, changed)}
+        {events.length > 0
+          ? importingWords.found(events.length - series - changed, series, changed)
+          : todos > 0
+            ? importingWords.todos(todos)
+            : importingWords.nothing}
       </AppText>
+      {events.length > 0 && todos > 0 ? <AppText weight="700">{importingWords.todos(todos)}</AppText> : null}
       {span ? (
         <AppText tone="quiet">
           {importingWords.span(dateText(Math.floor(span.first / DAY)), dateText(Math.floor(span.last / DAY)))}

@@ -1,6 +1,6 @@
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { Calendar } from '@/core/model/calendar';
-import { type CalendarEvent, eventsOf } from '@/core/model/entry';
+import { type Entry, eventsOf } from '@/core/model/entry';
 import type { UsualReminders } from '@/core/model/reminder';
 import type { State } from '@/core/model/state';
 import { calendarFiles, type Store } from '@/store';
@@ -10,8 +10,8 @@ export const IMPORTABLE =
   '.ics,.eml,.csv,.tsv,.zip,.json,text/calendar,text/csv,application/zip,application/json';
 
 /** What series that skip days off are written with. */
-export function writtenDaysOff(state: State, events: readonly CalendarEvent[], now: number) {
-  const markers = new Set(events.flatMap((event) => event.recurrence?.skipDaysOff?.calendarId ?? []));
+export function writtenDaysOff(state: State, entries: readonly Entry[], now: number) {
+  const markers = new Set(entries.flatMap((entry) => entry.recurrence?.skipDaysOff?.calendarId ?? []));
   return {
     events:
       markers.size === 0
@@ -30,7 +30,7 @@ export type ExportForm = (typeof EXPORT_FORMS)[number];
 /** Writes entries to a file for the person; those of one calendar under its name. */
 export async function exportEntries(
   store: Store,
-  events: readonly CalendarEvent[],
+  entries: readonly Entry[],
   calendar: Calendar | undefined,
   options: { readonly form: ExportForm; readonly withFiles: boolean; readonly now: number },
 ): Promise<void> {
@@ -38,11 +38,11 @@ export async function exportEntries(
   const name = `${calendar ? plainName(calendar.name) : 'orderly-week'}.${options.form}`;
   if (options.form === 'csv') {
     const calendars = [...state.calendars.values()].map(({ id, name: title }) => ({ id, name: title }));
-    saveFile(name, await calendarFiles().writeTable(events, calendars), 'text/csv;charset=utf-8');
+    saveFile(name, await calendarFiles().writeTable(eventsOf(entries), calendars), 'text/csv;charset=utf-8');
     return;
   }
   const attached = options.withFiles
-    ? events.flatMap(({ attachments = [] }) => attachments.map(({ id }) => id))
+    ? entries.flatMap(({ attachments = [] }) => attachments.map(({ id }) => id))
     : [];
   const files = await store.files.readAll(attached);
   const written = calendar && {
@@ -52,9 +52,9 @@ export async function exportEntries(
     ...(calendar.preserved ? { preserved: calendar.preserved } : {}),
   };
   const text = await calendarFiles().write(
-    events,
+    entries,
     written,
-    writtenDaysOff(state, events, options.now),
+    writtenDaysOff(state, entries, options.now),
     files,
     usualIn(state),
   );

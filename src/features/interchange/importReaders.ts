@@ -54,7 +54,7 @@ async function readCalendar(
   });
   if ('cancelled' in result) return undefined;
   if ('refused' in result) return { refused: [{ name: file.name, reason: result.refused }] };
-  const { name, description, colour, preserved, events, problems } = result.file;
+  const { name, description, colour, preserved, events, todos, problems } = result.file;
   const part: ImportedFile = {
     name: file.name,
     title: (name ?? titleOf(file.name)).slice(0, 120),
@@ -62,6 +62,7 @@ async function readCalendar(
     colour,
     preserved,
     events,
+    todos,
     files: result.files,
     problems: problems.map((problem) => ({ form: 'ics' as const, ...problem })),
   };

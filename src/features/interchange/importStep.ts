@@ -3,7 +3,7 @@ import type { Backup } from '@/core/interchange/backup/backupFile';
 import type { CsvProblem } from '@/core/interchange/csv/readCsv';
 import type { FileRefusal, ReadProblem } from '@/core/interchange/icalendar/problems';
 import type { Colour } from '@/core/model/colour';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { CalendarEvent, Todo } from '@/core/model/entry';
 import type { Preserved } from '@/core/model/preserved';
 import type { ReadTable } from '@/store';
 
@@ -18,6 +18,7 @@ export interface ImportedFile {
   readonly colour: Colour | undefined;
   readonly preserved: Preserved | undefined;
   readonly events: readonly CalendarEvent[];
+  readonly todos: readonly Todo[];
   /** The bytes of its attachments in base 64. */
   readonly files: ReadonlyMap<string, string>;
   /** What could not be read: in a calendar file, or in a table. */

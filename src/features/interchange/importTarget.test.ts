@@ -9,6 +9,7 @@ const file = (title: string, fields: Partial<ImportedFile> = {}): ImportedFile =
   colour: undefined,
   preserved: undefined,
   events: [event({ title })],
+  todos: [],
   files: new Map(),
   problems: [],
   ...fields,

@@ -44,17 +44,21 @@ export function partsInto(
   const marks = calendars.map(({ mark }) => mark);
   const colours: string[] = calendars.map(({ colour }) => colour);
   const writable = calendars.filter((calendar) => !isReadOnly(calendar));
-  return files.map(({ name: file, events, title, description, colour: own, preserved: kept }): ImportPart => {
-    const preserved = keptOfCalendar(kept);
-    if ('calendarId' in target) return { file, events, into: { calendarId: target.calendarId, preserved } };
-    const name = (target.newName ?? title).trim() || words.calendars.title;
-    const there = target.newName === undefined ? calendarNamed(writable, name) : undefined;
-    if (there) return { file, events, into: { calendarId: there.id, preserved } };
-    const mark = proposeMark(name, marks);
-    const colour = own && !colours.includes(own) ? own : proposeColour(colours);
-    marks.push(mark);
-    colours.push(colour);
-    const newCalendar = { name, description, mark, colour, ...(preserved ? { preserved } : {}) };
-    return { file, events, into: { newCalendar } };
-  });
+  return files.map(
+    ({ name: file, events, todos, title, description, colour: own, preserved: kept }): ImportPart => {
+      const entries = [...events, ...todos];
+      const preserved = keptOfCalendar(kept);
+      if ('calendarId' in target)
+        return { file, entries, into: { calendarId: target.calendarId, preserved } };
+      const name = (target.newName ?? title).trim() || words.calendars.title;
+      const there = target.newName === undefined ? calendarNamed(writable, name) : undefined;
+      if (there) return { file, entries, into: { calendarId: there.id, preserved } };
+      const mark = proposeMark(name, marks);
+      const colour = own && !colours.includes(own) ? own : proposeColour(colours);
+      marks.push(mark);
+      colours.push(colour);
+      const newCalendar = { name, description, mark, colour, ...(preserved ? { preserved } : {}) };
+      return { file, entries, into: { newCalendar } };
+    },
+  );
 }

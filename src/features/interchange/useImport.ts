@@ -42,6 +42,7 @@ export function useImport() {
             colour: undefined,
             preserved: undefined,
             events,
+            todos: [],
             files: new Map(),
             problems: problems.map((problem) => ({ form: 'csv' as const, ...problem })),
           };

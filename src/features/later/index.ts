@@ -21,3 +21,4 @@ export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';
 export { SetupScreen } from '@/features/setup';
 export { CheckHost, TidyScreen } from '@/features/tidy';
+export { TodosScreen } from '@/features/todos';

@@ -16,7 +16,8 @@ import { LineField, LONGEST_LINE } from './LineField';
 import { problemText } from './problemText';
 import { UnderstoodChips } from './UnderstoodChips';
 import { useCorrections } from './useCorrections';
-import { useGrammar, useLineReader } from './useLineReader';
+import { todoLineText } from './todoLineText';
+import { useGrammar, useLineReader, useTodoReader } from './useLineReader';
 
 const partPicker = later(() => import('./PartPicker').then((module) => module.PartPicker));
 const pastedLines = later(() => import('./PastedLines').then((module) => module.PastedLines));
@@ -51,7 +52,7 @@ export const EntryLine = memo(function EntryLine({
 }: EntryLineProps) {
   const settings = useSettings();
   const today = Math.floor(useNowWall(zone) / DAY);
-  const { create } = useCommands();
+  const { create, createTodo } = useCommands();
   const line = useWorkspace((state) => state.line);
   const [problem, setProblem] = useState('');
   const [kept, setKept] = useState<readonly string[]>([]);
@@ -60,9 +61,15 @@ export const EntryLine = memo(function EntryLine({
   useImperativeHandle(ref, () => ({ focus: () => input.current?.focus() }), []);
   const grammar = useGrammar();
   const read = useLineReader({ calendars, target, zone, selectedDay });
+  const readTodo = useTodoReader({ calendars, target, zone, selectedDay });
+  const isTodo = grammar?.isTodoLine(line) === true;
+  const todo = useMemo(
+    () => (grammar && isTodo ? readTodo(grammar, line) : undefined),
+    [grammar, isTodo, readTodo, line],
+  );
   const reading = useMemo(
-    () => (line.trim() && grammar ? read(grammar, line, kept) : null),
-    [line, grammar, read, kept],
+    () => (line.trim() && grammar && !isTodo ? read(grammar, line, kept) : null),
+    [line, grammar, isTodo, read, kept],
   );
   const others = useMemo(
     () => (reading && grammar ? grammar.otherReadings(line, reading.draft, reading.context) : []),
@@ -81,7 +88,14 @@ export const EntryLine = memo(function EntryLine({
   };
   /** Who types before the grammar has arrived waits for it, and loses nothing. */
   const readAtLast = async () => read(grammar ?? (await importWords()), line, kept);
+  const saveTodo = (made: ReturnType<typeof readTodo>) => {
+    if (!made) setProblem(words.line.noCalendar);
+    else if (!made.fields.title) setProblem(words.line.missingTitle);
+    else if (createTodo(made.fields)) write('');
+  };
   const save = async () => {
+    const known = grammar ?? (await importWords());
+    if (known.isTodoLine(line)) return saveTodo(readTodo(known, line));
     const { calendar, fields: written } = await readAtLast();
     if (!calendar) setProblem(words.line.noCalendar);
     else if (line.trim() && !written?.title) setProblem(words.line.missingTitle);
@@ -89,6 +103,7 @@ export const EntryLine = memo(function EntryLine({
   };
   const openFull = async () => {
     if (!line.trim()) return;
+    if (isTodo) return saveTodo(todo);
     const { fields: written } = await readAtLast();
     if (!written) return;
     workspace.edit({ fields: written, before: written, panel: 'full', changed: true });
@@ -125,6 +140,11 @@ export const EntryLine = memo(function EntryLine({
           onOther={corrections.takeOther}
           onFull={() => void openFull()}
         />
+      ) : null}
+      {todo ? (
+        <AppText size="small" figures role="status" numberOfLines={2} style={styles.todo} testID="line-todo">
+          {todoLineText(todo, zone)}
+        </AppText>
       ) : null}
       <Problems texts={[problem, ...(reading?.draft.problems.map(problemText) ?? [])].filter(Boolean)} />
       <LineField
@@ -185,4 +205,7 @@ function Problems({ texts }: { texts: readonly string[] }) {
   );
 }
 
-const styles = StyleSheet.create({ problem: { paddingVertical: space(1) } });
+const styles = StyleSheet.create({
+  problem: { paddingVertical: space(1) },
+  todo: { paddingVertical: space(2) },
+});

@@ -1,3 +1,4 @@
 export { EntryLine, type EntryLineHandle, preloadLine } from './EntryLine';
+export { todoLineText } from './todoLineText';
 export { WordsOfDraft } from './WordsOfDraft';
-export { useGrammar } from './useLineReader';
+export { type Grammar, type ReadTodo, useGrammar, useTodoReader } from './useLineReader';

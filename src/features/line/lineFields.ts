@@ -39,7 +39,8 @@ export interface ReadLine {
   readonly context: EntryLineContext;
 }
 
-const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineContext => {
+/** What a line that goes to a calendar is read against. */
+export const contextFor = (look: LineLook, calendar: Calendar | undefined): EntryLineContext => {
   const { settings } = look;
   return {
     nowWall: look.nowWall,

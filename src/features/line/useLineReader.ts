@@ -4,11 +4,18 @@ import { isReadOnly, type Calendar } from '@/core/model/calendar';
 import { importWords } from '@/features/zones';
 import { useNowWall, usePeople, useSettings, useSnapshot } from '@/store';
 import { writesDayFirst } from '@/ui/dates';
-import { type LineLook, type ReadLine, readLine } from './lineFields';
+import type { TodoFields } from '@/core/model/entry';
+import { contextFor, type LineLook, type ReadLine, readLine } from './lineFields';
 
 export type Grammar = Pick<
   typeof entryline,
-  'dayInWords' | 'guestCompletions' | 'otherReadings' | 'parseEntryLine' | 'rewriteLine'
+  | 'dayInWords'
+  | 'guestCompletions'
+  | 'isTodoLine'
+  | 'otherReadings'
+  | 'parseEntryLine'
+  | 'readTodoLine'
+  | 'rewriteLine'
 >;
 
 /** Reads a line; pieces of it that are `kept` stay in the title. */
@@ -43,24 +50,22 @@ export function useGrammar(): Grammar | undefined {
   return grammar;
 }
 
-/** Reads lines as entries: where they go, in which zone and habits they are meant. */
-export function useLineReader({
-  calendars,
-  target,
-  zone,
-  selectedDay,
-}: {
-  calendars: readonly Calendar[];
-  target: Calendar | undefined;
-  zone: string;
-  selectedDay: number;
-}): LineReader {
+/** Where lines are written. */
+interface WrittenAt {
+  readonly calendars: readonly Calendar[];
+  readonly target: Calendar | undefined;
+  readonly zone: string;
+  readonly selectedDay: number;
+}
+
+/** What lines are read against: where they go, in which zone and habits they are meant. */
+function useLineLook({ calendars, target, zone, selectedDay }: WrittenAt): LineLook {
   const settings = useSettings();
   const nowWall = useNowWall(zone);
   const people = usePeople();
   const known = useSnapshot(({ state }) => state.categories);
-  return useMemo(() => {
-    const look: LineLook = {
+  return useMemo(
+    () => ({
       settings,
       nowWall,
       zone,
@@ -72,7 +77,43 @@ export function useLineReader({
       // Who has no address can't be invited.
       people: people.filter(({ addresses }) => addresses.length > 0),
       kept: [],
-    };
-    return (grammar, line, kept = []) => readLine(grammar.parseEntryLine, line, { ...look, kept });
-  }, [settings, nowWall, zone, selectedDay, calendars, target, known, people]);
+    }),
+    [settings, nowWall, zone, selectedDay, calendars, target, known, people],
+  );
+}
+
+/** Reads lines as entries. */
+export function useLineReader(at: WrittenAt): LineReader {
+  const look = useLineLook(at);
+  return useMemo(
+    () =>
+      (grammar, line, kept = []) =>
+        readLine(grammar.parseEntryLine, line, { ...look, kept }),
+    [look],
+  );
+}
+
+/** Reads lines as to-dos, each with the calendar that it goes to; undefined without a calendar. */
+export function useTodoReader(at: WrittenAt) {
+  const look = useLineLook(at);
+  return useMemo(
+    () =>
+      (grammar: Grammar, line: string): ReadTodo | undefined => {
+        const { fields, calendarId, draft } = grammar.readTodoLine(
+          grammar.parseEntryLine,
+          line,
+          contextFor(look, look.target),
+        );
+        const calendar = look.calendars.find(({ id }) => id === calendarId) ?? look.target;
+        return calendar && { calendar, draft, fields: { ...fields, calendarId: calendar.id } };
+      },
+    [look],
+  );
+}
+
+/** A line that was read as a to-do. */
+export interface ReadTodo {
+  readonly calendar: Calendar;
+  readonly fields: TodoFields;
+  readonly draft: entryline.TodoLine['draft'];
 }

@@ -18,7 +18,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
-import { peopleScreen, printScreen, setupScreen, tidyScreen } from './placeScreens';
+import { peopleScreen, printScreen, setupScreen, tidyScreen, todosScreen } from './placeScreens';
 import { ScopeSheet } from './ScopeSheet';
 import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
@@ -74,6 +74,7 @@ function usePreload(): boolean {
           importSheet,
           tidyScreen,
           peopleScreen,
+          todosScreen,
           setupScreen,
           printScreen,
         ].map(({ fetchAhead }) => fetchAhead()),

@@ -12,11 +12,12 @@ import { sizes, space } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 
-type PlacePath = '/' | '/tidy' | '/people' | '/setup';
+type PlacePath = '/' | '/tidy' | '/people' | '/todos' | '/setup';
 const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: 'findings' | 'waiting' }[] = [
   { path: '/', icon: 'view-week-outline', label: words.places.plan },
   { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: 'findings' },
   { path: '/people', icon: 'account-group-outline', label: words.places.people, counts: 'waiting' },
+  { path: '/todos', icon: 'checkbox-marked-outline', label: words.places.todos },
   { path: '/setup', icon: 'tune-variant', label: words.places.setup },
 ];
 

@@ -31,7 +31,9 @@ function placeOf(state: State, { summary, changes, landed }: Patch, context: Cha
   if (!PLACED.some((what) => what === summary.what)) return undefined;
   const put = changes.findLast((change) => change.collection === 'entries' && change.after !== null);
   const event = landed === undefined ? undefined : eventAt(state, targetOfKey(landed), context);
-  const start = event?.start ?? (put?.collection === 'entries' ? put.after?.start : undefined);
+  const made = put?.collection === 'entries' ? put.after : undefined;
+  // A to-do stands in no place of Plan.
+  const start = made?.kind === 'todo' ? undefined : (event?.start ?? made?.start);
   if (!start) return undefined;
   return { day: Math.floor(instantToWall(context.zone, instantOf(start, context.zone)) / DAY), key: landed };
 }

@@ -6,6 +6,7 @@ import { commandPipeline } from './commandPipeline';
 import { entryCommands } from './entryCommands';
 import { severalCommands } from './severalCommands';
 import { failureText, summaryText } from './summaryText';
+import { todoCommands } from './todoCommands';
 import { turnCommands } from './turnCommands';
 import { workspace } from './workspace';
 
@@ -38,6 +39,7 @@ export function useCommands(viewZone?: string) {
       },
       ...entryCommands(pipeline),
       ...severalCommands(pipeline),
+      ...todoCommands(pipeline),
       ...turnCommands(store),
     };
   }, [store, clock, viewZone]);

@@ -215,6 +215,7 @@ export const batchWords = {
     attachments: 'Files',
     url: 'Link',
     hasStart: 'Start',
+    isNeverDue: 'Due',
     repeatAfter: 'Again after',
     completed: 'Done on',
     percent: 'How much is done',

@@ -8,7 +8,8 @@ export const importingWords = {
   found: (events: number, series: number, changed: number) =>
     `${plural(events, 'single event')}, ${plural(series, 'series', 'series')}, ${plural(changed, 'changed occurrence')}`,
   span: (first: string, last: string) => `From ${first} to ${last}`,
-  nothing: 'There is no event in this file.',
+  nothing: 'There is no event and no to-do in this file.',
+  todos: (count: number) => (count === 1 ? '1 to-do' : `${count} to-dos`),
   problems: (count: number) => `${plural(count, 'thing')} could not be read as written`,
   noProblems: 'Everything in the file could be read.',
   noProblemsBeside: 'Everything in the other files could be read.',

@@ -95,7 +95,11 @@ export function batchProblem({ targets, steps }: BatchPart): BatchProblem | unde
 }
 
 /** What follows from other fields, and is not said by itself. */
-const FOLLOWING: ReadonlySet<EntryFieldName> = new Set<EntryFieldName>(['timedMinutes', 'hasStart']);
+const FOLLOWING: ReadonlySet<EntryFieldName> = new Set<EntryFieldName>([
+  'timedMinutes',
+  'hasStart',
+  'isNeverDue',
+]);
 
 /** The fields in which an entry differs from what it was, as a person sees them. */
 const fieldChanges = (before: Entry, after: Entry): FieldChange[] =>

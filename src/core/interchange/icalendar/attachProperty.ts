@@ -1,5 +1,5 @@
 import type { Attachment } from '../../model/attachment';
-import type { CalendarEvent } from '../../model/entry';
+import type { Entry } from '../../model/entry';
 import type { JCalProperty } from '../../model/jcal';
 
 /** Names of the parameter that holds a file's name: of RFC 8607, and as it was written before. */
@@ -17,19 +17,22 @@ const isBase64 = (text: string): boolean => text.length % 4 === 0 && /^[A-Za-z0-
 const isBinary = (property: readonly unknown[]): boolean =>
   property[0] === 'attach' && property[2] === 'binary' && isBase64(String(property[3]));
 
-/** Events whose files stand apart from them. */
-export interface WithFiles {
-  readonly events: readonly CalendarEvent[];
+/** Entries whose files stand apart from them. */
+export interface WithFiles<Kept extends Entry> {
+  readonly entries: readonly Kept[];
   /** The bytes of attachments in base 64, by their ids. */
   readonly files: ReadonlyMap<string, string>;
 }
 
-/** Takes the files that events hold in themselves (ATTACH with a binary value, RFC 5545 3.8.1.1) out of them. */
-export function extractAttachments(events: readonly CalendarEvent[], newId: () => string): WithFiles {
+/** Takes the files that entries hold in themselves (ATTACH with a binary value, RFC 5545 3.8.1.1) out of them. */
+export function extractAttachments<Kept extends Entry>(
+  entries: readonly Kept[],
+  newId: () => string,
+): WithFiles<Kept> {
   const files = new Map<string, string>();
-  const apart = events.map((event): CalendarEvent => {
-    const { preserved, ...rest } = event;
-    if (!preserved?.properties.some(isBinary)) return event;
+  const apart = entries.map((entry): Kept => {
+    const { preserved, ...rest } = entry;
+    if (!preserved?.properties.some(isBinary)) return entry;
     const attachments: Attachment[] = preserved.properties.filter(isBinary).map((property, index) => {
       const [, parameters, , value] = property as JCalProperty;
       const text = (name: string) => (typeof parameters[name] === 'string' ? parameters[name] : '');
@@ -47,18 +50,18 @@ export function extractAttachments(events: readonly CalendarEvent[], newId: () =
     const isEmpty = properties.length + preserved.components.length === 0 && !preserved.parameters;
     return {
       ...rest,
-      attachments: [...(event.attachments ?? []), ...attachments],
+      attachments: [...(entry.attachments ?? []), ...attachments],
       ...(isEmpty ? {} : { preserved: { ...preserved, properties } }),
-    };
+    } as unknown as Kept;
   });
-  return { events: apart, files };
+  return { entries: apart, files };
 }
 
-/** Puts the files of attachments into their events as ATTACH; one whose bytes are not given is left out. */
-export function embedAttachments({ events, files }: WithFiles): CalendarEvent[] {
-  return events.map((event): CalendarEvent => {
-    const { attachments, ...rest } = event;
-    if (!attachments) return event;
+/** Puts the files of attachments into their entries as ATTACH; one whose bytes are not given is left out. */
+export function embedAttachments<Kept extends Entry>({ entries, files }: WithFiles<Kept>): Kept[] {
+  return entries.map((entry): Kept => {
+    const { attachments, ...rest } = entry;
+    if (!attachments) return entry;
     const properties = attachments.flatMap((attachment): JCalProperty[] => {
       const bytes = files.get(attachment.id);
       if (bytes === undefined) return [];
@@ -69,7 +72,7 @@ export function embedAttachments({ events, files }: WithFiles): CalendarEvent[] 
       };
       return [['attach', parameters, 'binary', bytes]];
     });
-    const { preserved } = event;
+    const { preserved } = entry;
     return {
       ...rest,
       ...(preserved || properties.length > 0
@@ -81,6 +84,6 @@ export function embedAttachments({ events, files }: WithFiles): CalendarEvent[] 
             },
           }
         : {}),
-    };
+    } as unknown as Kept;
   });
 }

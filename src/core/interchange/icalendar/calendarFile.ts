@@ -1,11 +1,12 @@
-import type { CalendarEvent } from '../../model/entry';
+import type { CalendarEvent, Todo } from '../../model/entry';
 import { wallOf } from '../../time/eventTime';
 import type { CalendarProperties } from './calendarProperties';
 import type { ReadProblem } from './problems';
 
-/** What a calendar file holds. The events name no calendar of ours yet. */
+/** What a calendar file holds. The entries name no calendar of ours yet. */
 export interface CalendarFile extends CalendarProperties {
   readonly events: readonly CalendarEvent[];
+  readonly todos: readonly Todo[];
   readonly problems: readonly ReadProblem[];
 }
 

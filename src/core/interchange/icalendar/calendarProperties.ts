@@ -8,6 +8,8 @@ import { asJCal, readProperties, zonesNamed } from './readLines';
 
 /** Written anew in every file. */
 const OF_THE_FILE = new Set(['version', 'prodid', 'calscale']);
+/** Components that are read as what they are. */
+const READ = new Set(['VEVENT', 'VTODO', 'VTIMEZONE']);
 const OF_THE_CALENDAR = new Set(['name', 'x-wr-calname', 'description', 'color', COLOUR_PROPERTY]);
 
 /** What a file says of its calendar (RFC 5545 3.6, RFC 7986 5), and what it holds beyond events. */
@@ -20,8 +22,8 @@ export interface CalendarProperties {
 
 /**
  * Reads what stands beside the events: name, description and colour; all other properties, and components that are no
- * events with the zones that they name, are kept as they were read. Of several calendars in one file, the first counts.
- * @param further components that were to be events and could not be read as such
+ * entries with the zones that they name, are kept as they were read. Of several calendars in one file, the first counts.
+ * @param further components that were to be entries and could not be read as such
  */
 export function readCalendarProperties(
   calendars: readonly ComponentLines[],
@@ -44,9 +46,7 @@ export function readCalendarProperties(
 
   const parts = calendars.flatMap((calendar) => calendar.components);
   const components: JCalComponent[] = [
-    ...parts
-      .filter(({ name }) => name !== 'VEVENT' && name !== 'VTIMEZONE')
-      .map((component) => asJCal(component, context.report)),
+    ...parts.filter(({ name }) => !READ.has(name)).map((component) => asJCal(component, context.report)),
     // What is wrong with their lines was said before.
     ...further.map((component) => asJCal(component, () => undefined)),
   ];

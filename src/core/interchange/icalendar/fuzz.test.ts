@@ -139,7 +139,7 @@ test('a damaged calendar file is refused or read into whole events, and can be w
   const counts = await outcomes(async (seed) => {
     const bytes = new TextEncoder().encode(damaged(CALENDAR[seed % CALENDAR.length]!, seed));
     const file = await readCalendarFile(fileText(bytes), options);
-    const { events } = extractAttachments(file.events, options.newId);
+    const { entries: events } = extractAttachments(file.events, options.newId);
     events.forEach((read) => CalendarEvent.parse(read));
     if (file.preserved) Preserved.parse(file.preserved);
     const text = writeCalendarFile(file.events, {

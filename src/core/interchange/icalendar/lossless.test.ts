@@ -1,3 +1,4 @@
+import { instantOf } from '../../time/eventTime';
 import ICAL from 'ical.js';
 import { context, event, FENNICK, stateWith } from '../../../../testing/samples';
 import { importEntries, keptOfCalendar } from '../../change/importEntries';
@@ -106,7 +107,7 @@ const RENEWED = / (prodid|calscale|dtstamp) /;
 test('what is read and written again has every property of every component, with its parameters', async () => {
   const file = await readCalendarFile(FILE, options);
   const { name, description, colour, preserved } = file;
-  const text = writeCalendarFile(file.events, {
+  const text = writeCalendarFile([...file.events, ...file.todos], {
     name: name!,
     description,
     colour: colour!,
@@ -114,11 +115,14 @@ test('what is read and written again has every property of every component, with
   });
   const after = new Set(inventory(text));
   const lost = inventory(FILE).filter((line) => !RENEWED.test(line) && !after.has(line));
-  // The calendar's description is told from the calendar, not from the file.
-  expect(lost.filter((line) => !line.includes('/vcalendar: description'))).toEqual([]);
+  // The calendar's description is told from the calendar, and times are in zones that everybody knows.
+  expect(lost.filter((line) => !/\/vcalendar: description|Works office/.test(line))).toEqual([]);
+  const [todo] = file.todos;
+  expect(todo).toMatchObject({ title: 'Order wicks', end: { kind: 'zoned', local: '2027-04-01T12:00:00' } });
+  expect(instantOf(todo!.end!, 'UTC')).toBe(Date.UTC(2027, 3, 1, 12));
   expect(name).toBe('Stores, lamps and lenses');
   expect(colour).toBe('#40e0d0');
-  expect(file.problems.map(({ code }) => code)).toEqual(['no-start']);
+  expect(file.problems.map(({ code }) => code)).toEqual(['mapped-zone', 'no-start']);
 });
 
 test('an entry that was changed is written as it is now, not as it was read', async () => {
@@ -146,16 +150,16 @@ test('a title longer than is shown is kept whole in the file', async () => {
 test('files stand apart from their events, and go back into them as ATTACH', async () => {
   const { events } = await readCalendarFile(FILE, options);
   const apart = extractAttachments(events, options.newId);
-  const [attachment] = apart.events[0]!.attachments!;
+  const [attachment] = apart.entries[0]!.attachments!;
   expect(attachment).toMatchObject({ name: 'reading.txt', mediaType: 'text/plain', size: 4 });
   expect([...apart.files.values()]).toEqual(['TGFtcA==']);
-  expect(apart.events[0]!.preserved!.properties.some(([name]) => name === 'attach')).toBe(false);
+  expect(apart.entries[0]!.preserved!.properties.some(([name]) => name === 'attach')).toBe(false);
   const text = writeCalendarFile(embedAttachments(apart)).replaceAll('\r\n ', '');
   expect(text).toMatch(/ATTACH;(?=[^\r]*FILENAME=reading.txt)(?=[^\r]*VALUE=BINARY)[^\r]*:TGFtcA==/);
-  expect(embedAttachments({ events: apart.events, files: new Map() })[0]!.attachments).toBeUndefined();
+  expect(embedAttachments({ entries: apart.entries, files: new Map() })[0]!.attachments).toBeUndefined();
 });
 
-test('what a file holds beyond events comes with its calendar, but for what is about its sending', async () => {
+test('what a file holds beyond entries comes with its calendar, but for what is about its sending', async () => {
   const { preserved } = await readCalendarFile(FILE, options);
   const kept = keptOfCalendar(preserved)!;
   expect(kept.properties.map(([name]) => name)).not.toContain('method');
@@ -165,7 +169,7 @@ test('what a file holds beyond events comes with its calendar, but for what is a
   const twice = applyPatch(once, importEntries(once, [], into, context()));
   const names = (each: typeof once) =>
     each.calendars.get('desk')!.preserved!.components.map(([name]) => name);
-  expect(names(once)).toEqual(['vtimezone', 'vtodo', 'x-log', 'vevent']);
+  expect(names(once)).toEqual(['x-log', 'vevent']);
   // The same file once more brings nothing twice.
   expect(names(twice)).toEqual(names(once));
 });

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import { type Entry, isEvent, isTodo } from '../../model/entry';
 import { civilDate, DAY } from '../../time/civil';
 import { readCalendarProperties } from './calendarProperties';
 import { type ComponentLines, componentTree, contentLines } from './fileText';
@@ -6,6 +6,7 @@ import type { CalendarFile } from './calendarFile';
 import type { ReadProblem } from './problems';
 import type { ReadContext } from './readContext';
 import { readEvent } from './readEvent';
+import { readTodo } from './readTodo';
 import { zoneFinder } from './zoneNames';
 
 export interface ReadOptions {
@@ -22,7 +23,7 @@ const PAUSE_AFTER = 250;
 
 /**
  * Reads an iCalendar file (RFC 5545). Component by component, line by line: what can't be read is reported with
- * its line, and the rest is read; what is no event is kept as it stands.
+ * its line, and the rest is read; what is no event and no to-do is kept as it stands.
  * @throws FileError if it is no calendar or cut off
  */
 export async function readCalendarFile(text: string, options: ReadOptions): Promise<CalendarFile> {
@@ -39,26 +40,28 @@ export async function readCalendarFile(text: string, options: ReadOptions): Prom
   };
   const components = calendars
     .flatMap((calendar) => calendar.components)
-    .filter((part) => part.name === 'VEVENT');
-  const events: CalendarEvent[] = [];
+    .filter((part) => part.name === 'VEVENT' || part.name === 'VTODO');
+  const entries: Entry[] = [];
   const unread: ComponentLines[] = [];
   for (const [done, component] of components.entries()) {
     if (done % PAUSE_AFTER === 0) await options.onProgress?.(done, components.length);
-    const event = readOrReport(component, context);
-    if (event) events.push(event);
+    const entry = readOrReport(component, context);
+    if (entry) entries.push(entry);
     else unread.push(component);
   }
+  const all = withSeries(entries);
   return {
     ...readCalendarProperties(calendars, unread, context),
-    events: withSeries(events),
+    events: all.filter(isEvent),
+    todos: all.filter(isTodo),
     problems: onceEach(problems),
   };
 }
 
-/** One event that can't be read for whatever reason loses nobody the others. */
-function readOrReport(component: ComponentLines, context: ReadContext): CalendarEvent | undefined {
+/** One entry that can't be read for whatever reason loses nobody the others. */
+function readOrReport(component: ComponentLines, context: ReadContext): Entry | undefined {
   try {
-    return readEvent(component, context);
+    return component.name === 'VTODO' ? readTodo(component, context) : readEvent(component, context);
   } catch {
     context.report({ line: component.line, code: 'unreadable-entry', detail: '' });
     return undefined;
@@ -66,11 +69,14 @@ function readOrReport(component: ComponentLines, context: ReadContext): Calendar
 }
 
 /** Gives changed occurrences the series that they belong to, by UID. */
-function withSeries(events: readonly CalendarEvent[]): CalendarEvent[] {
-  const series = new Map(events.filter((event) => event.recurrence).map((event) => [event.uid, event]));
-  return events.map((event) => {
-    const master = event.recurrenceId && series.get(event.uid);
-    return master ? { ...event, seriesId: master.id } : event;
+function withSeries(entries: readonly Entry[]): Entry[] {
+  const keyOf = ({ kind, uid }: Entry): string => `${kind} ${uid}`;
+  const series = new Map(
+    entries.filter(({ recurrence }) => recurrence).map((entry) => [keyOf(entry), entry]),
+  );
+  return entries.map((entry) => {
+    const master = entry.recurrenceId && series.get(keyOf(entry));
+    return master ? { ...entry, seriesId: master.id } : entry;
   });
 }
 

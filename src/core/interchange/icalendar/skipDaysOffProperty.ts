@@ -1,4 +1,4 @@
-import type { CalendarEvent, DayOffHandling, SkipDaysOff } from '../../model/entry';
+import type { Dated, DayOffHandling, SkipDaysOff } from '../../model/entry';
 import { Series } from '../../recurrence/series';
 import type { DayOffLookup } from '../../recurrence/skipDaysOff';
 import { DAY } from '../../time/civil';
@@ -30,10 +30,10 @@ export interface DaysOffSource {
  * years as EXDATE and RDATE, so that other programs agree. Dates that were changed by themselves are left alone.
  */
 export function skipProperties(
-  event: CalendarEvent,
-  overrides: readonly CalendarEvent[],
+  event: Dated,
+  overrides: readonly Dated[],
   source: DaysOffSource | undefined,
-  timeProperty: (name: string, time: CalendarEvent['start']) => JCalProperty,
+  timeProperty: (name: string, time: Dated['start']) => JCalProperty,
 ): JCalProperty[] {
   const skip = event.recurrence?.skipDaysOff;
   if (!skip) return [];
@@ -57,8 +57,8 @@ export function skipProperties(
 
 /** A date of a series that is left out for a day off, and when it is held instead. */
 export interface SkippedDate {
-  readonly left: CalendarEvent['start'];
-  readonly instead: CalendarEvent['start'] | undefined;
+  readonly left: Dated['start'];
+  readonly instead: Dated['start'] | undefined;
 }
 
 /**
@@ -66,8 +66,8 @@ export interface SkippedDate {
  * @param now an instant in milliseconds
  */
 export function skippedDates(
-  event: CalendarEvent,
-  overrides: readonly CalendarEvent[],
+  event: Dated,
+  overrides: readonly Dated[],
   daysOff: DayOffLookup,
   now: number,
 ): SkippedDate[] {

@@ -1,8 +1,17 @@
 import ICAL from 'ical.js';
 import type { Calendar } from '../../model/calendar';
-import { FIELD_NAMES, rowOf } from '../../fields/eventFields';
+import { fieldsOf, valueOf } from '../../fields/fieldsOf';
 import { REMINDERS_PROPERTY, writeAlarm } from '../../fields/alarms';
-import type { CalendarEvent } from '../../model/entry';
+import {
+  type CalendarEvent,
+  type Dated,
+  type Entry,
+  type EntryBase,
+  isDated,
+  isEvent,
+  seriesOf,
+  type Todo,
+} from '../../model/entry';
 import type { UsualReminders } from '../../model/reminder';
 import { remindersOf } from '../../reminders/dueTimes';
 import type { EventTime } from '../../model/eventTime';
@@ -18,6 +27,7 @@ import type { JCalComponent, JCalProperty } from '../../model/jcal';
 import { endOfDate } from './readEvent';
 import { zonesNamed } from './readLines';
 import { type DaysOffSource, skipProperties } from './skipDaysOffProperty';
+import { dueOf } from '../../todos/todoSpan';
 import { writeTimezone, type ZoneSpan } from './writeTimezone';
 
 const PRODUCT = '-//Orderly Week//Orderly Week//EN';
@@ -68,20 +78,22 @@ function withParameters(
 }
 
 /** The codec of the field that a kept property was read for, if the model can't say its value. */
-function beyondModel([name, , , value]: JCalProperty) {
-  const field = FIELD_NAMES.find((each) => rowOf(each).property?.names[0] === name);
+function beyondModel(kind: Entry['kind'], [name, , , value]: JCalProperty) {
+  const { names, rowOf } = fieldsOf(kind);
+  const field = names.find((each) => rowOf(each).property?.names[0] === name);
   const unsayable = field && rowOf(field).property?.unsayable;
-  return unsayable?.is(String(value)) ? { field, unsayable } : undefined;
+  return field && unsayable?.is(String(value)) ? { field, unsayable } : undefined;
 }
 
 /** Whether a kept property is written: one that the model can't say as long as it stands for what the entry says. */
-function isStillSaid(property: JCalProperty, event: CalendarEvent): boolean {
-  for (const name of FIELD_NAMES) {
+function isStillSaid(property: JCalProperty, entry: Entry): boolean {
+  const { names, rowOf } = fieldsOf(entry.kind);
+  for (const name of names) {
     const foreign = rowOf(name).property?.foreign;
-    if (foreign?.names.test(property[0])) return foreign.says(property, event[name]);
+    if (foreign?.names.test(property[0])) return foreign.says(property, valueOf(entry, name));
   }
-  const beyond = beyondModel(property);
-  return !beyond || beyond.unsayable.standsFor(String(property[3]), event[beyond.field!]);
+  const beyond = beyondModel(entry.kind, property);
+  return !beyond || beyond.unsayable.standsFor(String(property[3]), valueOf(entry, beyond.field));
 }
 
 const line = (property: JCalProperty): string => ICAL.stringify.property(property, DESIGN, false);
@@ -102,16 +114,16 @@ function ruleLine(text: string, start: EventTime): string {
   return `RRULE:${formatRule({ ...parseRule(text), until: { kind: 'utc', value: localString(instant) } })}`;
 }
 
-/** The alarms of an event: its own reminders, or those that are usual in its calendar and marked so. */
-function alarmsOf(event: CalendarEvent, usual: WriteContext['usual']): JCalComponent[] {
-  if (event.reminders) return event.reminders.map((reminder) => writeAlarm(reminder, event));
-  return remindersOf(event, usual?.get(event.calendarId)).map((reminder) =>
-    writeAlarm(reminder, event, true),
+/** The alarms of an entry: its own reminders, or those that are usual in its calendar and marked so. */
+function alarmsOf(entry: Entry, usual: WriteContext['usual']): JCalComponent[] {
+  if (entry.reminders) return entry.reminders.map((reminder) => writeAlarm(reminder, entry));
+  return remindersOf(entry, usual?.get(entry.calendarId)).map((reminder) =>
+    writeAlarm(reminder, entry, true),
   );
 }
 
 interface WriteContext {
-  readonly overridesOf: (event: CalendarEvent) => readonly CalendarEvent[];
+  readonly overridesOf: (entry: Entry) => readonly Dated[];
   readonly daysOff: DaysOffSource | undefined;
   readonly withoutHistory: HiddenHistory | undefined;
   readonly usual: ReadonlyMap<string, UsualReminders> | undefined;
@@ -124,7 +136,7 @@ export interface HiddenHistory {
 }
 
 /** When an event was made and changed (RFC 5545 3.8.7). */
-function historyProperties(event: CalendarEvent, hidden: HiddenHistory | undefined): JCalProperty[] {
+function historyProperties(event: EntryBase, hidden: HiddenHistory | undefined): JCalProperty[] {
   if (hidden?.ids.has(event.id)) return [['dtstamp', {}, 'date-time', utc(hidden.now)]];
   return [
     ['dtstamp', {}, 'date-time', utc(event.modified)],
@@ -133,23 +145,41 @@ function historyProperties(event: CalendarEvent, hidden: HiddenHistory | undefin
   ];
 }
 
-/** The lines of a VEVENT (RFC 5545 3.6.1), with what a file held beyond the model. */
-function eventLines(event: CalendarEvent, context: WriteContext): string[] {
+/** When an event is, or a to-do is to be done. */
+const spanProperties = (entry: Entry): JCalProperty[] =>
+  isEvent(entry)
+    ? [timeProperty('dtstart', entry.start), timeProperty('dtend', entry.end)]
+    : todoSpanProperties(entry);
+
+/** A series has to have a start (RFC 5545 3.8.5.3); else none is written that was not said. */
+function todoSpanProperties(todo: Todo): JCalProperty[] {
+  const due = dueOf(todo);
+  const start = todo.hasStart || todo.recurrence ? todo.start : undefined;
+  return [...(start ? [timeProperty('dtstart', start)] : []), ...(due ? [timeProperty('due', due)] : [])];
+}
+
+const NAMES = { event: 'VEVENT', todo: 'VTODO' } as const;
+
+/** The lines of a VEVENT or VTODO (RFC 5545 3.6.1 and 3.6.2), with what a file held beyond the model. */
+function entryLines(event: Entry, context: WriteContext): string[] {
+  const { names, rowOf } = fieldsOf(event.kind);
+  const series = seriesOf(event);
   const preserved = ((event.preserved?.properties ?? []) as JCalProperty[]).filter((property) =>
     isStillSaid(property, event),
   );
-  const standing = new Set(preserved.filter((property) => beyondModel(property)).map(([name]) => name));
+  const standing = new Set(
+    preserved.filter((property) => beyondModel(event.kind, property)).map(([name]) => name),
+  );
   const own: JCalProperty[] = [
     ['uid', {}, 'text', event.uid],
     ...historyProperties(event, context.withoutHistory),
-    timeProperty('dtstart', event.start),
-    timeProperty('dtend', event.end),
+    ...spanProperties(event),
     ...(event.recurrenceId ? [recurrenceIdProperty(event.recurrenceId, event.recurrenceRange)] : []),
     ...(event.recurrence?.dates ?? []).map((time) => timeProperty('rdate', time)),
     ...(event.recurrence?.periods ?? []).map(periodProperty),
     ...(event.recurrence?.exceptionDates ?? []).map((time) => timeProperty('exdate', time)),
-    ...skipProperties(event, context.overridesOf(event), context.daysOff, timeProperty),
-    ...FIELD_NAMES.flatMap((name) => rowOf(name).property?.write(event[name], event) ?? []),
+    ...(series ? skipProperties(series, context.overridesOf(event), context.daysOff, timeProperty) : []),
+    ...names.flatMap((name) => rowOf(name).property?.write(valueOf(event, name), event) ?? []),
     ...(event.reminders?.length === 0
       ? ([[REMINDERS_PROPERTY, {}, 'text', 'NONE']] satisfies JCalProperty[])
       : []),
@@ -163,30 +193,31 @@ function eventLines(event: CalendarEvent, context: WriteContext): string[] {
     ...preserved,
   ];
   return [
-    'BEGIN:VEVENT',
+    `BEGIN:${NAMES[event.kind]}`,
     ...properties.map(line),
-    ...(event.recurrence?.rules ?? []).map((rule) => ruleLine(rule, event.start)),
+    ...(series?.recurrence?.rules ?? []).map((rule) => ruleLine(rule, series!.start)),
     ...[...alarmsOf(event, context.usual), ...(event.preserved?.components ?? [])].map((component) =>
       ICAL.stringify.component(component as JCalComponent, DESIGN),
     ),
-    'END:VEVENT',
+    `END:${NAMES[event.kind]}`,
   ];
 }
 
 /** The zones that events use, with the span of instants that each is needed for; without an end for an endless series. */
-function zoneSpans(events: readonly CalendarEvent[]): Map<string, ZoneSpan> {
+function zoneSpans(events: readonly Entry[]): Map<string, ZoneSpan> {
   const spans = new Map<string, ZoneSpan>();
   for (const event of events) {
     const { recurrence } = event;
-    const lastWall = recurrence ? new Series(event).lastWall('UTC') : -Infinity;
+    const series = seriesOf(event);
+    const lastWall = series ? new Series(series).lastWall('UTC') : -Infinity;
     const further = [
       ...(recurrence?.dates ?? []),
       ...(recurrence?.exceptionDates ?? []),
       ...(recurrence?.periods ?? []).flatMap(({ start, end }) => [start, end]),
     ];
     for (const time of [
-      event.start,
-      event.end,
+      ...(event.start ? [event.start] : []),
+      ...(event.end ? [event.end] : []),
       ...(event.recurrenceId ? [event.recurrenceId] : []),
       ...further,
     ]) {
@@ -229,17 +260,17 @@ function keptZoneSpans(
 const EARLIEST_KEPT = dayNumber(1990, 1, 1) * DAY;
 
 /**
- * Writes events as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
+ * Writes entries as an iCalendar file (RFC 5545) with the time zones that they use and, for one calendar, its
  * name, description and colour (RFC 7986), and what its file held beyond events.
  */
 export function writeCalendarFile(
-  events: readonly CalendarEvent[],
+  events: readonly Entry[],
   calendar?: WrittenCalendar,
   { daysOff, withoutHistory, usual }: WriteOptions = {},
 ): string {
-  const overrides = new Map<string, CalendarEvent[]>();
+  const overrides = new Map<string, Dated[]>();
   for (const event of events)
-    if (event.seriesId !== undefined)
+    if (event.seriesId !== undefined && isDated(event))
       overrides.set(event.seriesId, [...(overrides.get(event.seriesId) ?? []), event]);
   const context: WriteContext = {
     overridesOf: (event) => overrides.get(event.id) ?? [],
@@ -279,7 +310,7 @@ export function writeCalendarFile(
     ...[...spans]
       .filter(([zone]) => !keptZones.has(zone))
       .flatMap(([zone, span]) => writeTimezone(zone, span)),
-    ...events.flatMap((event) => eventLines(event, context)),
+    ...events.flatMap((event) => entryLines(event, context)),
     ...kept.filter((component) => !isZone(component)).map(componentLines),
     'END:VCALENDAR',
   ];

@@ -1,7 +1,8 @@
 import { componentTree, contentLines, type ComponentLines } from '../../interchange/icalendar/fileText';
 import { FileError } from '../../interchange/icalendar/problems';
 import type { ReadContext } from '../../interchange/icalendar/readContext';
-import { readEvent, readTimes } from '../../interchange/icalendar/readEvent';
+import { readEvent } from '../../interchange/icalendar/readEvent';
+import { readTimes } from '../../interchange/icalendar/readParts';
 import { readProperties } from '../../interchange/icalendar/readLines';
 import { zoneFinder } from '../../interchange/icalendar/zoneNames';
 import { attendeesProperty, organizerProperty } from '../../fields/people';

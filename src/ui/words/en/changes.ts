@@ -33,6 +33,12 @@ export const changesWords = {
   partFailed: (name: string) => `${name} could not be shown.`,
   partFailedKept: 'Your entries are as they were, and what you wrote is kept.',
   summaries: {
+    'todo-made': (_count: number, name: string) => `To-do “${name}” made`,
+    'todo-done': (_count: number, name: string) => `“${name}” done`,
+    'todo-open': (_count: number, name: string) => `“${name}” is open again`,
+    'todos-done': (count: number) => `${plural(count, 'to-do', 'to-dos')} done`,
+    'todos-open': (count: number) => `${plural(count, 'to-do', 'to-dos')} open again`,
+    'todo-part': (_count: number, name: string) => `A part of “${name}” changed`,
     'entry-made': (_count: number, name: string) => `“${name}” made`,
     'entries-made': (count: number) => `${plural(count, 'entry', 'entries')} made`,
     'entry-changed': (_count: number, name: string) => `“${name}” changed`,

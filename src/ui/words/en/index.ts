@@ -12,6 +12,7 @@ export const en = {
     plan: 'Plan',
     tidy: 'Tidy',
     people: 'People',
+    todos: 'To-dos',
     setup: 'Setup',
     navigation: 'Places',
     counted: (place: string, count: number) => `${place}, ${count} found`,

@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useCommands } from '@/features/workspace';
+import { DAY } from '@/core/time/civil';
+import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoGroup } from '@/core/todos/todoGroups';
+import { useCalendars, useNowWall, useSettings } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Check } from '@/ui/primitives/Check';
+import { Mark } from '@/ui/primitives/Mark';
+import { useTheme } from '@/ui/theme/theme';
+import { hairline, sizes, space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { todoWords as said } from '@/ui/words/todos';
+import { detailsOf, dueText } from './todoText';
+
+interface TodoRowProps {
+  item: TodoItem;
+  group: TodoGroup;
+  onOpen: () => void;
+}
+
+/** A to-do in the list: done with a press, opened with another, its parts under it where they are asked for. */
+export function TodoRow({ item, group, onOpen }: TodoRowProps) {
+  const { colours } = useTheme();
+  const { homeZone } = useSettings();
+  const today = Math.floor(useNowWall(homeZone) / DAY);
+  const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
+  const commands = useCommands();
+  const [isUnfolded, setUnfolded] = useState(false);
+  const { todo, key } = item;
+  const title = todo.title || words.entry.noTitle;
+  const isDone = todo.status === 'completed';
+  const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
+  const details = detailsOf(item, group, homeZone);
+  const parts = todo.parts ?? [];
+  return (
+    <View role="listitem" testID="todo" style={[styles.item, { borderColor: colours.line }]}>
+      <View style={[styles.row, { backgroundColor: colours.card }]}>
+        <Check
+          label={said.done(title)}
+          checked={isDone}
+          onChange={(next) => void commands.setDone(key, next)}
+        >
+          <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
+        </Check>
+        <Pressable role="button" aria-label={said.open(title)} onPress={onOpen} style={styles.words}>
+          <AppText weight="700" numberOfLines={2} style={isOver(todo) ? styles.over : null}>
+            {title}
+          </AppText>
+          {due || details.length > 0 ? (
+            <AppText size="small" tone="quiet" figures>
+              {due ? (
+                <AppText
+                  size="small"
+                  figures
+                  tone={group === 'overdue' ? 'accent' : 'quiet'}
+                  weight={group === 'overdue' ? '700' : '400'}
+                >
+                  {due}
+                </AppText>
+              ) : null}
+              {due && details.length > 0 ? ' · ' : ''}
+              {details.join(' · ')}
+            </AppText>
+          ) : null}
+        </Pressable>
+        {parts.length > 0 ? (
+          <Button
+            icon={isUnfolded ? 'unfold-less-horizontal' : 'unfold-more-horizontal'}
+            iconOnly
+            kind="quiet"
+            label={said.showParts(title)}
+            selected={isUnfolded}
+            onPress={() => setUnfolded(!isUnfolded)}
+          />
+        ) : null}
+      </View>
+      {isUnfolded
+        ? parts.map((part, at) => (
+            <View key={`${at} ${part.text}`} style={[styles.part, { backgroundColor: colours.card }]}>
+              <Check
+                label={part.text}
+                checked={part.isDone}
+                onChange={(next) => void commands.setPartDone(key, at, next)}
+              />
+            </View>
+          ))
+        : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  item: { borderBottomWidth: hairline },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(2),
+    paddingRight: space(3),
+    minHeight: sizes.target,
+  },
+  part: { paddingLeft: space(10) },
+  words: {
+    flex: 1,
+    minWidth: 0,
+    minHeight: sizes.target,
+    paddingVertical: space(2),
+    justifyContent: 'center',
+  },
+  over: { textDecorationLine: 'line-through' },
+});

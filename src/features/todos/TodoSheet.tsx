@@ -1,0 +1,190 @@
+import { StyleSheet, View } from 'react-native';
+import { todoFieldsSeenAt } from '@/core/change/entryChanges';
+import { targetOfKey } from '@/core/change/target';
+import { IMPORTANCES } from '@/core/fields/importance';
+import { isReadOnly } from '@/core/model/calendar';
+import { REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
+import { DAY } from '@/core/time/civil';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { useCommands } from '@/features/workspace';
+import { useCalendars, useNowWall, useOpenStore, useSettings } from '@/store';
+import { FormDate } from '@/ui/forms/FormDate';
+import { FormField } from '@/ui/forms/FormField';
+import { FormSelect } from '@/ui/forms/FormSelect';
+import { FormText } from '@/ui/forms/FormText';
+import { useFormOf } from '@/ui/forms/useFormOf';
+import { Button } from '@/ui/primitives/Button';
+import { Check } from '@/ui/primitives/Check';
+import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
+import { TimeField } from '@/ui/primitives/dates/TimeField';
+import { Sheet } from '@/ui/primitives/Sheet';
+import { recurrenceText } from '@/ui/recurrenceText';
+import { space } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
+import { todoWords } from '@/ui/words/todos';
+import { DUES, REPEATS, TodoForm, todoFieldsOf, typedTodo } from './todoForm';
+
+const said = todoWords.sheet;
+
+/** A to-do in a form, with all that is to be said of it. */
+export function TodoSheet({ item, onClose }: { item: TodoItem; onClose: () => void }) {
+  const { store } = useOpenStore();
+  const { context } = useCommands();
+  // As it was when it was opened: what another page changes meanwhile is kept beside.
+  const fields = todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(item.key), {
+    ...context(),
+    newId: () => item.key,
+  });
+  return fields ? <TodoFormSheet item={item} before={fields} onClose={onClose} /> : null;
+}
+
+function TodoFormSheet({
+  item,
+  before,
+  onClose,
+}: {
+  item: TodoItem;
+  before: TodoFields;
+  onClose: () => void;
+}) {
+  const { homeZone } = useSettings();
+  const today = Math.floor(useNowWall(homeZone) / DAY);
+  const commands = useCommands();
+  const calendars = useCalendars();
+  const start = typedTodo(before, today, homeZone);
+  const { control, typed, submit } = useFormOf(TodoForm, start);
+  const target = targetOfKey(item.key);
+  const closed = isReadOnly(calendars.find(({ id }) => id === before.calendarId));
+  const save = () =>
+    submit(async (form) => {
+      const written = todoFieldsOf(form, before, commands.context().now, homeZone);
+      if (JSON.stringify(form) === JSON.stringify(start)) onClose();
+      else if (await commands.changeTodo(target, written, before)) onClose();
+    });
+  const bin = async () => {
+    if (await commands.bin([item.key])) onClose();
+  };
+  const kept =
+    before.recurrence && before.start ? recurrenceText(before.recurrence, before.start) : said.repeats.kept;
+  const repeats = REPEATS.filter((each) => each !== 'kept' || start.repeats === 'kept');
+  return (
+    <Sheet
+      title={said.title}
+      closeLabel={words.actions.cancel}
+      onClose={onClose}
+      go={{ label: said.save, onPress: save, disabled: closed }}
+    >
+      <FormText
+        control={control}
+        name="title"
+        label={said.titleField}
+        maxLength={1000}
+        onSubmit={save}
+        large
+      />
+      <FormSelect
+        control={control}
+        name="calendarId"
+        label={said.calendar}
+        options={calendars
+          .filter((calendar) => !isReadOnly(calendar) || calendar.id === before.calendarId)
+          .map(({ id, name }) => ({ value: id, label: name }))}
+        testID="todo-calendar"
+      />
+      <FormField control={control} name="due">
+        {({ value, onChange }) => (
+          <ChoiceRow
+            label={said.due}
+            choices={DUES.map((due) => ({ value: due, label: said.dues[due] }))}
+            value={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
+      {typed.due === 'none' ? null : (
+        <View style={styles.row}>
+          <FormDate control={control} name="dueDate" label={said.dueDate} testID="todo-due-date" />
+          {typed.due === 'time' ? (
+            <FormField control={control} name="dueTime">
+              {({ value, onChange }, problem) => (
+                <TimeField
+                  label={said.dueTime}
+                  value={value}
+                  onChange={onChange}
+                  error={problem}
+                  testID="todo-due-time"
+                />
+              )}
+            </FormField>
+          ) : null}
+        </View>
+      )}
+      <FormField control={control} name="hasStart">
+        {({ value, onChange }) => <Check label={said.hasStart} checked={value} onChange={onChange} />}
+      </FormField>
+      {typed.hasStart ? <FormDate control={control} name="start" label={said.start} /> : null}
+      <FormText control={control} name="estimate" label={said.estimate} inputMode="numeric" />
+      <FormField control={control} name="importance">
+        {({ value, onChange }) => (
+          <ChoiceRow
+            label={said.importance}
+            choices={IMPORTANCES.map((each) => ({ value: each, label: words.entry.priority[each] }))}
+            value={value}
+            onChange={onChange}
+          />
+        )}
+      </FormField>
+      <FormSelect
+        control={control}
+        name="status"
+        label={said.status}
+        options={TODO_STATUSES.map((each) => ({ value: each, label: todoWords.status[each] }))}
+        testID="todo-status"
+      />
+      <FormText control={control} name="percent" label={said.percent} inputMode="numeric" />
+      {/* A changed date of a series repeats with it. */}
+      {item.todo.seriesId !== undefined ? null : (
+        <FormSelect
+          control={control}
+          name="repeats"
+          label={said.repeat}
+          options={repeats.map((each) => ({
+            value: each,
+            label: each === 'kept' ? kept : said.repeats[each],
+          }))}
+          testID="todo-repeats"
+        />
+      )}
+      {typed.repeats === 'after' ? (
+        <View style={styles.row}>
+          <FormText control={control} name="every" label={said.every} inputMode="numeric" />
+          <FormSelect
+            control={control}
+            name="unit"
+            label={said.unit}
+            options={REPEAT_UNITS.map((unit) => ({ value: unit, label: said.units[unit] }))}
+          />
+        </View>
+      ) : null}
+      <FormText control={control} name="categories" label={said.categories} hint={said.categoriesHint} />
+      <FormText control={control} name="location" label={said.place} />
+      <FormText control={control} name="parts" label={said.parts} multiline />
+      <FormText control={control} name="notes" label={said.notes} multiline />
+      <FormText control={control} name="url" label={said.link} inputMode="url" />
+      <View style={styles.end}>
+        <Button
+          icon="delete-outline"
+          kind="quiet"
+          label={said.bin}
+          disabled={closed}
+          onPress={() => void bin()}
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  end: { flexDirection: 'row' },
+});

@@ -1,0 +1,146 @@
+import { useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { DAY, startOfWeek } from '@/core/time/civil';
+import { foldText } from '@/core/schedule/entryFilter';
+import { isOver, todoItems, type TodoItem, todosOf } from '@/core/todos/currentTodo';
+import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';
+import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { Check } from '@/ui/primitives/Check';
+import { SelectField } from '@/ui/primitives/PlatformField';
+import { TextField } from '@/ui/primitives/TextField';
+import { useTheme } from '@/ui/theme/theme';
+import { corner, hairline, space, WIDE } from '@/ui/theme/tokens';
+import { todoWords as said } from '@/ui/words/todos';
+import { TodoLineField } from './TodoLineField';
+import { TodoRow } from './TodoRow';
+import { TodoSheet } from './TodoSheet';
+import { useTodosAddress } from './useTodosAddress';
+
+/** So many of a group are shown at first, and with each press more. */
+const SHOWN = 100;
+
+/** Whether a to-do holds all words that are looked for. */
+function holds({ todo }: TodoItem, looked: readonly string[]): boolean {
+  if (looked.length === 0) return true;
+  const { title, notes, location, categories, parts = [] } = todo;
+  const text = foldText(
+    [title, notes, location, ...categories, ...parts.map((part) => part.text)].join('\n'),
+  );
+  return looked.every((word) => text.includes(word));
+}
+
+/** What is to be done, in groups by when it is due: To-dos. */
+export function TodosScreen() {
+  const { colours } = useTheme();
+  const { width } = useWindowDimensions();
+  const wide = width >= WIDE;
+  const { homeZone, weekStart } = useSettings();
+  const todos = useSnapshot(({ state }) => todosOf(state));
+  // Groups change with the minute, not with each moment.
+  const nowWall = Math.floor(useNowWall(homeZone) / 60_000) * 60_000;
+  const today = Math.floor(nowWall / DAY);
+  const { look, show } = useTodosAddress();
+  const [find, setFind] = useState(look.find);
+  const [opened, setOpened] = useState<TodoItem>();
+  const items = useMemo(() => todoItems(todos, today, homeZone), [todos, today, homeZone]);
+  const groups = useMemo(() => {
+    const looked = foldText(find).split(/\s+/).filter(Boolean);
+    const shown = items.filter((item) => (look.withOver || !isOver(item.todo)) && holds(item, looked));
+    return groupedTodos(shown, look.order, nowWall, startOfWeek(today, weekStart) + 7, homeZone);
+  }, [items, find, look.withOver, look.order, nowWall, today, weekStart, homeZone]);
+  const nothing = items.length === 0 ? said.none : find.trim() ? said.noneFound : said.noneOpen;
+  return (
+    <View style={[styles.screen, { backgroundColor: colours.page }]}>
+      <ScrollView role="main" contentContainerStyle={wide ? styles.wide : styles.part}>
+        <TitleText level={1} size="display" style={wide ? null : styles.unseen}>
+          {said.title}
+        </TitleText>
+        <TodoLineField />
+        <View style={styles.tools}>
+          <View style={styles.grow}>
+            <TextField
+              label={said.find}
+              value={find}
+              maxLength={200}
+              onChangeText={(text) => {
+                setFind(text);
+                show({ find: text });
+              }}
+              testID="find-todos"
+            />
+          </View>
+          <SelectField
+            label={said.order}
+            value={look.order}
+            options={TODO_ORDERS.map((order) => ({ value: order, label: said.orders[order] }))}
+            onChange={(value) => show({ order: TODO_ORDERS.find((each) => each === value) })}
+            testID="todo-order"
+          />
+        </View>
+        <Check label={said.showOver} checked={look.withOver} onChange={(withOver) => show({ withOver })} />
+        {groups.length === 0 ? (
+          <AppText tone="quiet" role="status">
+            {nothing}
+          </AppText>
+        ) : null}
+        {groups.map(({ group, items: own }) => (
+          <Group key={group} group={group} items={own} onOpen={setOpened} />
+        ))}
+      </ScrollView>
+      {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
+    </View>
+  );
+}
+
+/** One group of the list, under its name. */
+function Group({
+  group,
+  items,
+  onOpen,
+}: {
+  group: TodoGroup;
+  items: readonly TodoItem[];
+  onOpen: (item: TodoItem) => void;
+}) {
+  const { colours } = useTheme();
+  const [shown, setShown] = useState(SHOWN);
+  const left = items.length - shown;
+  return (
+    <View role="group" aria-label={said.group(said.groups[group], items.length)} testID={`todos-${group}`}>
+      <View style={styles.head}>
+        <TitleText level={2} size="large">
+          {said.groups[group]}
+        </TitleText>
+        <AppText tone="quiet" figures aria-hidden>
+          {items.length}
+        </AppText>
+      </View>
+      <View role="list" style={[styles.rows, { borderColor: colours.line }]}>
+        {items.slice(0, shown).map((item) => (
+          <TodoRow key={item.key} item={item} group={group} onOpen={() => onOpen(item)} />
+        ))}
+      </View>
+      {left > 0 ? (
+        <Button
+          kind="quiet"
+          label={said.more(Math.min(left, SHOWN))}
+          onPress={() => setShown(shown + SHOWN)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  // What is said at the foot covers no to-do for good.
+  part: { padding: space(2), paddingBottom: space(20), gap: space(3) },
+  wide: { padding: space(4), paddingBottom: space(20), gap: space(3), maxWidth: 860 },
+  tools: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: space(2) },
+  grow: { flexGrow: 1, flexBasis: 200 },
+  head: { flexDirection: 'row', alignItems: 'baseline', gap: space(2), paddingBottom: space(1) },
+  rows: { borderWidth: hairline, borderBottomWidth: 0, borderRadius: corner, overflow: 'hidden' },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 },
+});

@@ -1,0 +1,1 @@
+export { TodosScreen } from './TodosScreen';

@@ -1,0 +1,190 @@
+import { z } from 'zod';
+import { categoriesOf } from '@/core/fields/categoryNames';
+import { importanceForm, importanceOf, IMPORTANCES } from '@/core/fields/importance';
+import {
+  LONGEST_ESTIMATE,
+  MOST_PARTS,
+  type Recurrence,
+  REPEAT_UNITS,
+  type TodoFields,
+  TODO_STATUSES,
+  type TodoPart,
+} from '@/core/model/entry';
+import type { EventTime } from '@/core/model/eventTime';
+import { dateString, DAY, isRealDate, localString, MINUTE, parseDate } from '@/core/time/civil';
+import { clockOfMinute, minuteOfClock } from '@/core/time/clockTime';
+import { dueWall } from '@/core/todos/todoGroups';
+import { beginningOf, dueOf, todoSpan } from '@/core/todos/todoSpan';
+import { todoWords } from '@/ui/words/todos';
+
+const { problems } = todoWords;
+
+export const DUES = ['none', 'day', 'time'] as const;
+export const REPEATS = ['none', 'kept', 'daily', 'working', 'weekly', 'monthly', 'yearly', 'after'] as const;
+export type Repeats = (typeof REPEATS)[number];
+
+/** The rules that are offered; any other stays as it is. */
+const RULES: Readonly<Partial<Record<Repeats, string>>> = {
+  daily: 'FREQ=DAILY',
+  working: 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
+  weekly: 'FREQ=WEEKLY',
+  monthly: 'FREQ=MONTHLY',
+  yearly: 'FREQ=YEARLY',
+};
+
+const wholeNumber = (most: number, least: number, message: string) =>
+  z
+    .string()
+    .trim()
+    .refine(
+      (text) => text === '' || (/^\d+$/.test(text) && Number(text) >= least && Number(text) <= most),
+      message,
+    );
+const aDate = z.string().refine(isRealDate, problems.date);
+
+/** What stands in the form of a to-do. */
+export const TodoForm = z
+  .object({
+    title: z.string().trim().min(1, problems.title).max(1000),
+    calendarId: z.string().min(1),
+    due: z.enum(DUES),
+    dueDate: aDate,
+    dueTime: z.string().refine((text) => minuteOfClock(text) !== undefined, problems.time),
+    hasStart: z.boolean(),
+    start: aDate,
+    estimate: wholeNumber(LONGEST_ESTIMATE, 1, problems.estimate),
+    importance: z.enum(IMPORTANCES),
+    status: z.enum(TODO_STATUSES),
+    percent: wholeNumber(100, 0, problems.percent),
+    repeats: z.enum(REPEATS),
+    every: wholeNumber(999, 1, problems.every),
+    unit: z.enum(REPEAT_UNITS),
+    categories: z.string(),
+    location: z.string().max(1000),
+    parts: z.string(),
+    notes: z.string().max(100_000),
+    url: z
+      .string()
+      .trim()
+      .refine((text) => text === '' || /^https?:\/\/\S+$/.test(text), problems.link),
+  })
+  .superRefine(({ due, dueDate, hasStart, start, repeats }, { addIssue }) => {
+    if (due !== 'none' && hasStart && isRealDate(start) && isRealDate(dueDate) && start > dueDate)
+      addIssue({ code: 'custom', path: ['start'], message: problems.startAfterDue });
+    if (due === 'none' && !hasStart && !['none', 'after'].includes(repeats))
+      addIssue({ code: 'custom', path: ['repeats'], message: problems.repeatWithoutDate });
+  });
+export type TodoForm = z.infer<typeof TodoForm>;
+
+function repeatsOf({ recurrence, repeatAfter }: TodoFields): Repeats {
+  if (repeatAfter) return 'after';
+  if (!recurrence) return 'none';
+  const { rules, dates, exceptionDates, periods, skipDaysOff } = recurrence;
+  const isPlain = dates.length + exceptionDates.length + (periods?.length ?? 0) === 0 && !skipDaysOff;
+  const found = isPlain && rules.length === 1 && REPEATS.find((each) => RULES[each] === rules[0]);
+  return found || 'kept';
+}
+
+/** What stands in the form for fields at first. */
+export function typedTodo(fields: TodoFields, today: number, zone: string): TodoForm {
+  const due = dueOf(fields);
+  const at = due && dueWall(due, zone);
+  const beginning = beginningOf(fields);
+  return {
+    title: fields.title,
+    calendarId: fields.calendarId,
+    due: !at ? 'none' : at.wall === undefined ? 'day' : 'time',
+    dueDate: dateString(at?.day ?? today),
+    dueTime: clockOfMinute(at?.wall === undefined ? 17 * 60 : Math.floor((at.wall % DAY) / MINUTE)),
+    hasStart: beginning !== undefined,
+    start: dateString(beginning ? dueWall(beginning, zone).day : (at?.day ?? today)),
+    estimate: fields.estimate === undefined ? '' : String(fields.estimate),
+    importance: importanceOf(fields.priority),
+    status: fields.status,
+    percent: fields.percent === undefined ? '' : String(fields.percent),
+    repeats: repeatsOf(fields),
+    every: String(fields.repeatAfter?.every ?? 1),
+    unit: fields.repeatAfter?.unit ?? 'weeks',
+    categories: fields.categories.join(', '),
+    location: fields.location,
+    parts: (fields.parts ?? []).map(({ text }) => text).join('\n'),
+    notes: fields.notes,
+    url: fields.url,
+  };
+}
+
+/** The parts that lines name; those that were there keep whether they are done. */
+function partsOf(text: string, before: readonly TodoPart[]): TodoPart[] {
+  const left = [...before];
+  return text
+    .split('\n')
+    .map((line) => line.trim().slice(0, 1000))
+    .filter(Boolean)
+    .slice(0, MOST_PARTS)
+    .map((line) => {
+      const known = left.findIndex((part) => part.text === line);
+      const isDone = known >= 0 && left.splice(known, 1)[0]!.isDone;
+      return { text: line, isDone };
+    });
+}
+
+const ruleOf = (rule: string): Recurrence => ({ rules: [rule], dates: [], exceptionDates: [] });
+
+/** The fields that a form says, upon those that it began with. */
+export function todoFieldsOf(form: TodoForm, before: TodoFields, now: number, zone: string): TodoFields {
+  const typed = typedTodo(before, parseDate(form.dueDate), zone);
+  const isSame = (...names: (keyof TodoForm)[]) => names.every((name) => form[name] === typed[name]);
+  const local = localString(parseDate(form.dueDate) * DAY + (minuteOfClock(form.dueTime) ?? 0) * MINUTE);
+  const due: EventTime | undefined =
+    form.due === 'none'
+      ? undefined
+      : form.due === 'day'
+        ? { kind: 'date', date: form.dueDate }
+        : { kind: 'zoned', local, zone };
+  const beginning: EventTime | undefined = form.hasStart ? { kind: 'date', date: form.start } : undefined;
+  const { start, end, hasStart, isNeverDue } = before;
+  // What was not touched stays exactly as it was, on the clock that it is on.
+  const span = isSame('due', 'dueDate', 'dueTime', 'hasStart', 'start')
+    ? { start, end, hasStart, isNeverDue }
+    : todoSpan(due, beginning);
+  const rule = RULES[form.repeats];
+  const recurrence = isSame('repeats') ? before.recurrence : rule === undefined ? undefined : ruleOf(rule);
+  const parts = partsOf(form.parts, before.parts ?? []);
+  const isDone = form.status === 'completed';
+  const {
+    start: _s,
+    end: _e,
+    hasStart: _h,
+    isNeverDue: _n,
+    recurrence: _r,
+    repeatAfter: _a,
+    estimate: _t,
+    percent: _p,
+    priority: _i,
+    parts: _q,
+    completed,
+    ...rest
+  } = before;
+  const priority = importanceForm.said(form.importance, before.priority);
+  return {
+    ...rest,
+    title: form.title,
+    calendarId: form.calendarId,
+    ...withoutUndefined(span),
+    ...(recurrence && span.start ? { recurrence } : {}),
+    ...(form.repeats === 'after' ? { repeatAfter: { every: Number(form.every) || 1, unit: form.unit } } : {}),
+    ...(form.estimate === '' ? {} : { estimate: Number(form.estimate) }),
+    ...(priority === undefined ? {} : { priority }),
+    ...(form.percent === '' ? {} : { percent: Number(form.percent) }),
+    ...(parts.length > 0 ? { parts } : {}),
+    status: form.status,
+    ...(isDone ? { completed: completed ?? now } : {}),
+    categories: categoriesOf(form.categories, before.categories),
+    location: form.location.trim(),
+    notes: form.notes,
+    url: form.url,
+  };
+}
+
+const withoutUndefined = <Values extends object>(values: Values): Values =>
+  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Values;

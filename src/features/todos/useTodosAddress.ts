@@ -1,0 +1,40 @@
+import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { TODO_ORDERS, type TodoOrder } from '@/core/todos/todoGroups';
+import { keepPlaceInHistory } from '@/ui/backCloses';
+
+/** What the list of to-dos shows, as its address says. */
+export interface TodosLook {
+  readonly find: string;
+  readonly order: TodoOrder;
+  readonly withOver: boolean;
+}
+
+const one = (value: string | string[] | undefined): string => [value].flat()[0] ?? '';
+
+/** Reads what the list shows from the address, and changes it there. */
+export function useTodosAddress() {
+  const { todos, order, over } = useGlobalSearchParams();
+  const router = useRouter();
+  const text = JSON.stringify([one(todos), one(order), one(over)]);
+  return useMemo(() => {
+    const [find = '', named = '', shown = ''] = JSON.parse(text) as string[];
+    const look: TodosLook = {
+      find,
+      order: TODO_ORDERS.find((each) => each === named) ?? 'due',
+      withOver: shown === '1',
+    };
+    return {
+      look,
+      show(changes: { readonly [Name in keyof TodosLook]?: TodosLook[Name] | undefined }): void {
+        const next = { ...look, ...changes, order: changes.order ?? look.order };
+        keepPlaceInHistory(true);
+        router.setParams({
+          todos: next.find || undefined,
+          order: next.order === 'due' ? undefined : next.order,
+          over: next.withOver ? '1' : undefined,
+        });
+      },
+    };
+  }, [text, router]);
+}

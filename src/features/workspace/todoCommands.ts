@@ -1,0 +1,27 @@
+import { changeEntry, changesRule, todoFieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
+import { createTodo, setDone, setPartDone } from '@/core/change/todos/todoChanges';
+import { type Scope, SCOPES, type Target, targetOfKey } from '@/core/change/target';
+import type { TodoFields } from '@/core/model/entry';
+import type { CommandPipeline } from './commandPipeline';
+
+/** A rule belongs to more than one: who edits it is not asked for just this one. */
+const SEVERAL: readonly Scope[] = ['later', 'every'];
+
+/** What is done to one to-do: made, done, opened again, changed. */
+export const todoCommands = ({ state, context, perform, performAt }: CommandPipeline) => ({
+  createTodo: (fields: TodoFields): boolean => perform(createTodo(state(), fields, context())) !== undefined,
+  setDone: (key: string, isDone: boolean): boolean =>
+    perform(setDone(state(), targetOfKey(key), isDone, context())) !== undefined,
+  setPartDone: (key: string, at: number, isDone: boolean): boolean =>
+    perform(setPartDone(state(), targetOfKey(key), at, isDone, context())) !== undefined,
+  /** Sets what was written upon the fields that it began with. */
+  async changeTodo(target: Target, written: TodoFields, before: TodoFields): Promise<boolean> {
+    const upon = () => {
+      const now = todoFieldsSeenAt(state(), target, context());
+      return now ? writtenUpon(now, before, written) : written;
+    };
+    const scopes = changesRule(state(), target, upon(), context()) ? SEVERAL : SCOPES;
+    const draft = (scope: Scope) => changeEntry(state(), target, upon(), scope, context());
+    return (await performAt(target, { about: 'change', scopes }, draft)) !== undefined;
+  },
+});
