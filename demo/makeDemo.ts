@@ -1,6 +1,6 @@
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/category';
-import type { CalendarEvent } from '@/core/model/entry';
+import { type CalendarEvent, type Todo } from '@/core/model/entry';
 import type { Invitation } from '@/core/model/invitation';
 import type { Person } from '@/core/model/person';
 import type { PeriodSet } from '@/core/model/periodSet';
@@ -16,11 +16,13 @@ import { people } from './people';
 import { Chance } from './random';
 import { calendars, categories, settings, TODAY } from './scenario';
 import { addShowcase } from './showcase';
+import { todos } from './todos';
 
 /** The records that a demo begins with. */
 export interface DemoData {
   readonly calendars: readonly Calendar[];
   readonly entries: readonly CalendarEvent[];
+  readonly todos: readonly Todo[];
   readonly settings: Settings;
   readonly presets: readonly ViewPreset[];
   readonly periodSets: readonly PeriodSet[];
@@ -42,5 +44,5 @@ export function makeDemo(seed = 7): DemoData {
   addMess(make);
   const { entries } = make;
   const invitations = invitationsOf(entries);
-  return { calendars, entries, settings, presets, periodSets, people, invitations, categories, files };
+  return { calendars, entries, todos, settings, presets, periodSets, people, invitations, categories, files };
 }

@@ -7,6 +7,7 @@ import { people } from './people';
 import { Chance } from './random';
 import { calendars, categories, settings, TODAY } from './scenario';
 import { addShowcase } from './showcase';
+import { todos } from './todos';
 
 /** The set to measure on: 20,000 entries, 2,000 of them series, over five years. */
 export function makeLarge(seed = 11, entries = 20_000, series = 2_000): DemoData {
@@ -20,6 +21,7 @@ export function makeLarge(seed = 11, entries = 20_000, series = 2_000): DemoData
   return {
     calendars,
     entries: make.entries,
+    todos,
     settings,
     presets,
     periodSets,

@@ -19,7 +19,7 @@ test('a new browser is given the demo, which is always the same', async () => {
   expect(body).toEqual(JSON.parse(JSON.stringify({ demo: makeDemo() })));
   const demo = makeDemo();
   expect(demo.entries.length).toBeGreaterThanOrEqual(440);
-  demo.entries.forEach((entry) => Entry.parse(entry));
+  [...demo.entries, ...demo.todos].forEach((entry) => Entry.parse(entry));
   demo.calendars.forEach((calendar) => Calendar.parse(calendar));
   Settings.parse(demo.settings);
 });

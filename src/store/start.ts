@@ -5,7 +5,7 @@ import { type Mended, mendState } from '@/core/change/mendState';
 import type { Change, ChangeContext, Patch } from '@/core/change/patch';
 import { Calendar } from '@/core/model/calendar';
 import { Category } from '@/core/model/category';
-import { Entry } from '@/core/model/entry';
+import { Entry, Todo } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
 import { Invitation } from '@/core/model/invitation';
 import { Person } from '@/core/model/person';
@@ -30,6 +30,7 @@ export const StartData = z.object({
     .object({
       calendars: z.array(Calendar),
       entries: z.array(Entry),
+      todos: z.array(Todo),
       settings: Settings,
       presets: z.array(ViewPreset),
       periodSets: z.array(PeriodSet),
@@ -103,8 +104,9 @@ const DEMO_LISTS = [
 ] as const;
 
 function demoRecords(demo: NonNullable<StartData['demo']>): Change[] {
+  const lists = { ...demo, entries: [...demo.entries, ...demo.todos] };
   const records = DEMO_LISTS.flatMap((collection) =>
-    demo[collection].map((after) => ({ collection, id: after.id, before: null, after }) as Change),
+    lists[collection].map((after) => ({ collection, id: after.id, before: null, after }) as Change),
   );
   return [...records, { collection: 'settings', id: 'settings', before: null, after: demo.settings }];
 }
