@@ -90,11 +90,7 @@ async function main(): Promise<void> {
       await page.getByTestId('repeat').click();
       await page.getByTestId('next-dates').waitFor();
     });
-    await picture(browser, 'series-phone', true, '/', async (page) => {
-      await page.getByTestId('card').filter({ hasText: 'Keeper' }).tap();
-      await page.getByRole('button', { name: 'Series and exceptions' }).tap();
-      await page.getByTestId('series-page').waitFor();
-    });
+    await picture(browser, 'todos-wide', false, '/todos', (page) => present(page, 'todo'));
     await picture(browser, 'tidy-wide', false, '/tidy?span=four', async (page) => {
       const rows = page.getByTestId('table-row');
       await rows.first().waitFor();

@@ -30,7 +30,7 @@ export const StartData = z.object({
     .object({
       calendars: z.array(Calendar),
       entries: z.array(Entry),
-      todos: z.array(Todo),
+      todos: z.array(Todo).default([]),
       settings: Settings,
       presets: z.array(ViewPreset),
       periodSets: z.array(PeriodSet),

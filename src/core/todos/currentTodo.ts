@@ -35,7 +35,14 @@ export function todosOf({ entries }: Pick<State, 'entries'>): readonly Todo[] {
   return known;
 }
 
-const itemOf = (todo: Todo): TodoItem => ({ key: todo.id, todo, start: todo.start, due: dueOf(todo) });
+const items = new WeakMap<Todo, TodoItem>();
+
+/** A to-do by itself; the same for as long as the to-do is. */
+function itemOf(todo: Todo): TodoItem {
+  let item = items.get(todo);
+  if (!item) items.set(todo, (item = { key: todo.id, todo, start: todo.start, due: dueOf(todo) }));
+  return item;
+}
 
 /**
  * What of all to-dos stands in a list: each by itself; of a series the dates that were changed, and the one at hand, which

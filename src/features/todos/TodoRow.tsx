@@ -1,10 +1,9 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useCommands } from '@/features/workspace';
-import { DAY } from '@/core/time/civil';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import type { TodoGroup } from '@/core/todos/todoGroups';
-import { useCalendars, useNowWall, useSettings } from '@/store';
+import { useCalendars, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -18,14 +17,15 @@ import { detailsOf, dueText } from './todoText';
 interface TodoRowProps {
   item: TodoItem;
   group: TodoGroup;
-  onOpen: () => void;
+  /** A day number. */
+  today: number;
+  onOpen: (item: TodoItem) => void;
 }
 
 /** A to-do in the list: done with a press, opened with another, its parts under it where they are asked for. */
-export function TodoRow({ item, group, onOpen }: TodoRowProps) {
+export const TodoRow = memo(function TodoRow({ item, group, today, onOpen }: TodoRowProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
-  const today = Math.floor(useNowWall(homeZone) / DAY);
   const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
   const commands = useCommands();
   const [isUnfolded, setUnfolded] = useState(false);
@@ -45,7 +45,12 @@ export function TodoRow({ item, group, onOpen }: TodoRowProps) {
         >
           <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
         </Check>
-        <Pressable role="button" aria-label={said.open(title)} onPress={onOpen} style={styles.words}>
+        <Pressable
+          role="button"
+          aria-label={said.open(title)}
+          onPress={() => onOpen(item)}
+          style={styles.words}
+        >
           <AppText weight="700" numberOfLines={2} style={isOver(todo) ? styles.over : null}>
             {title}
           </AppText>
@@ -90,7 +95,7 @@ export function TodoRow({ item, group, onOpen }: TodoRowProps) {
         : null}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   item: { borderBottomWidth: hairline },

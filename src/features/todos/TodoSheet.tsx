@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { todoFieldsSeenAt } from '@/core/change/entryChanges';
 import { targetOfKey } from '@/core/change/target';
@@ -31,10 +32,12 @@ export function TodoSheet({ item, onClose }: { item: TodoItem; onClose: () => vo
   const { store } = useOpenStore();
   const { context } = useCommands();
   // As it was when it was opened: what another page changes meanwhile is kept beside.
-  const fields = todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(item.key), {
-    ...context(),
-    newId: () => item.key,
-  });
+  const [fields] = useState(() =>
+    todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(item.key), {
+      ...context(),
+      newId: () => item.key,
+    }),
+  );
   return fields ? <TodoFormSheet item={item} before={fields} onClose={onClose} /> : null;
 }
 

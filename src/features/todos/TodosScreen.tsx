@@ -19,7 +19,7 @@ import { TodoSheet } from './TodoSheet';
 import { useTodosAddress } from './useTodosAddress';
 
 /** So many of a group are shown at first, and with each press more. */
-const SHOWN = 100;
+const SHOWN = 40;
 
 /** Whether a to-do holds all words that are looked for. */
 function holds({ todo }: TodoItem, looked: readonly string[]): boolean {
@@ -86,7 +86,7 @@ export function TodosScreen() {
           </AppText>
         ) : null}
         {groups.map(({ group, items: own }) => (
-          <Group key={group} group={group} items={own} onOpen={setOpened} />
+          <Group key={group} group={group} items={own} today={today} onOpen={setOpened} />
         ))}
       </ScrollView>
       {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
@@ -98,10 +98,13 @@ export function TodosScreen() {
 function Group({
   group,
   items,
+  today,
   onOpen,
 }: {
   group: TodoGroup;
   items: readonly TodoItem[];
+  /** A day number. */
+  today: number;
   onOpen: (item: TodoItem) => void;
 }) {
   const { colours } = useTheme();
@@ -119,7 +122,7 @@ function Group({
       </View>
       <View role="list" style={[styles.rows, { borderColor: colours.line }]}>
         {items.slice(0, shown).map((item) => (
-          <TodoRow key={item.key} item={item} group={group} onOpen={() => onOpen(item)} />
+          <TodoRow key={item.key} item={item} group={group} today={today} onOpen={onOpen} />
         ))}
       </View>
       {left > 0 ? (
