@@ -1,4 +1,5 @@
 import {
+  calendarAction,
   card,
   expect,
   expectKept,
@@ -74,4 +75,54 @@ test('a backup holds everything; restored, it is all there again, with the attac
     await expect(page.getByRole('alert')).toContainText(message);
     await press(page.getByRole('dialog').getByRole('button', { name: 'Close' }).last());
   }
+});
+
+test('a file of to-dos is imported, once, stands in To-dos, and is saved with its calendar as it was', async ({
+  page,
+}) => {
+  const lines = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'X-WR-CALNAME:Stores',
+    'BEGIN:VTODO',
+    'UID:1@stores',
+    'DTSTAMP:20270301T000000Z',
+    'DUE;VALUE=DATE:20270311',
+    'SUMMARY:Count the coils',
+    'PRIORITY:1',
+    'X-STORES-SHELF:12',
+    'END:VTODO',
+    'END:VCALENDAR',
+    '',
+  ];
+  const drop = async () => {
+    const data = await page.evaluateHandle((text) => {
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([text], 'stores.ics', { type: 'text/calendar' }));
+      return transfer;
+    }, lines.join('\r\n'));
+    await page.dispatchEvent('body', 'drop', { dataTransfer: data });
+  };
+  await openPlan(page);
+  await drop();
+  const sheet = page.getByRole('dialog', { name: 'Import' });
+  await expect(sheet.getByText('1 to-do', { exact: true })).toBeVisible();
+  await press(sheet.getByRole('button', { name: /^Import 1 entr/ }));
+  await expect(sheet).toHaveCount(0);
+  await press(page.getByRole('link', { name: 'To-dos' }));
+  const row = page.getByTestId('todo').filter({ hasText: 'Count the coils' });
+  await expect(row).toContainText('due Thursday 11 March · important');
+  // The same file once more brings nothing twice.
+  await drop();
+  await press(sheet.getByRole('button', { name: /^Import 1 entr/ }));
+  await expect(sheet).toHaveCount(0);
+  await expect(row).toHaveCount(1);
+
+  await page.getByRole('link', { name: 'Setup' }).click();
+  await calendarAction(page, 'Stores', /Save as file/);
+  const { text } = await saved(page, () =>
+    press(page.getByRole('dialog').getByRole('button', { name: 'Save', exact: true })),
+  );
+  for (const line of ['BEGIN:VTODO', 'DUE;VALUE=DATE:20270311', 'PRIORITY:1', 'X-STORES-SHELF:12'])
+    expect(text).toContain(line);
 });
