@@ -1,5 +1,5 @@
 import { attendeesOf, isOnline } from '../model/attendees';
-import { type CalendarEvent, type Entry, isEvent } from '../model/entry';
+import { type Entry, isEvent } from '../model/entry';
 import type { EntryFilter } from '../model/look';
 
 /** Text as it is compared: without accents, in small letters. */
