@@ -1,8 +1,9 @@
-import { isDated, isTodo, seriesOf, type Todo } from '../model/entry';
+import { type DatedTodo, isDated, isTodo, type Todo } from '../model/entry';
 import type { State } from '../model/state';
 import { endAfter } from '../recurrence/occurrenceShape';
+import { TooManyDatesError } from '../recurrence/expandRule';
 import { Series } from '../recurrence/series';
-import { DAY, MINUTE } from '../time/civil';
+import { DAY } from '../time/civil';
 import { atWall, wallOf, zoneOf } from '../time/eventTime';
 import { dueOf } from './todoSpan';
 import type { EventTime } from '../model/eventTime';
@@ -21,8 +22,8 @@ export interface TodoItem {
 export const isOver = ({ status }: Pick<Todo, 'status'>): boolean =>
   status === 'completed' || status === 'cancelled';
 
-/** So many dates of a series are looked at for the next that is open. */
-const LOOKED_AT = 400;
+/** So many dates of a series are looked at for the next that is open: those that are done before their time go by. */
+const LOOKED_AT = 40;
 /** So many days before today the last date of a series is looked for, in turn. */
 const REACHES = [40, 400, 4000];
 
@@ -56,41 +57,86 @@ export function todoItems(todos: readonly Todo[], today: number, zone: string): 
     if (todo.seriesId !== undefined)
       changedOf.set(todo.seriesId, [...(changedOf.get(todo.seriesId) ?? []), todo]);
   return todos.flatMap((todo) =>
-    seriesOf(todo) ? (atHand(todo, changedOf.get(todo.id) ?? [], today, zone) ?? []) : itemOf(todo),
+    todo.recurrence && isDated(todo)
+      ? (asked(todo, (series) => atHand(series, changedOf.get(todo.id) ?? [], today, zone), itemOf(todo)) ??
+        [])
+      : itemOf(todo),
   );
 }
 
-function atHand(todo: Todo, changed: readonly Todo[], today: number, viewZone: string): TodoItem | undefined {
-  if (!isDated(todo)) return undefined;
-  const series = new Series(todo);
+/** The rules of series, read once for as long as each is as it is. */
+const compiled = new WeakMap<Todo, Series<DatedTodo>>();
+
+function seriesIn(todo: DatedTodo): Series<DatedTodo> {
+  let series = compiled.get(todo);
+  if (!series) compiled.set(todo, (series = new Series(todo)));
+  return series;
+}
+
+/**
+ * What is asked of a series, or what stands for it where it makes more dates than anyone can do: that is found out once, and
+ * keeps nobody from the others.
+ */
+function asked<Answer>(
+  todo: DatedTodo,
+  ask: (series: Series<DatedTodo>) => Answer,
+  otherwise: Answer,
+): Answer {
+  const series = seriesIn(todo);
+  if (series.isDense) return otherwise;
+  try {
+    return ask(series);
+  } catch (error) {
+    if (!(error instanceof TooManyDatesError)) throw error;
+    series.holdBack();
+    return otherwise;
+  }
+}
+
+/** The date of a series that stands in the list for it; undefined where a changed one stands there, or none is left. */
+function atHand(
+  series: Series<DatedTodo>,
+  changed: readonly Todo[],
+  today: number,
+  viewZone: string,
+): TodoItem | undefined {
+  const todo = series.event;
   const zone = zoneOf(todo.start, viewZone);
-  const taken = new Set(
-    changed.flatMap(({ recurrenceId }) =>
-      recurrenceId ? [series.wallOfRecurrenceId(recurrenceId, zone)] : [],
+  const changedAt = new Map(
+    changed.flatMap((each) =>
+      each.recurrenceId ? [[series.wallOfRecurrenceId(each.recurrenceId, zone), each] as const] : [],
     ),
   );
-  const itemAt = (wall: number): TodoItem => {
+  const tomorrow = (today + 1) * DAY;
+  const begun = lastBegun(series, tomorrow, zone);
+  const walls = [
+    ...(begun === undefined ? [] : [begun]),
+    ...series.next(tomorrow, LOOKED_AT, zone).map(({ wall }) => wall),
+  ];
+  for (const wall of walls) {
+    const other = changedAt.get(wall);
+    if (other && isOver(other)) continue;
+    if (other) return undefined;
     const start = atWall(todo.start, wall);
     const end = endAfter(todo, start, zone);
     return { key: `${todo.id}|${series.keyOf(wall)}`, todo, start, due: dueOf({ ...todo, end }) };
-  };
-  const tomorrow = (today + 1) * DAY;
-  for (const days of REACHES) {
-    const begun = series
-      .next(tomorrow - days * DAY, LOOKED_AT, zone)
-      .filter(({ wall }) => wall < tomorrow)
-      .at(-1);
-    if (!begun) continue;
-    if (!taken.has(begun.wall)) return itemAt(begun.wall);
-    break;
   }
-  const next = series.next(tomorrow, LOOKED_AT, zone).find(({ wall }) => !taken.has(wall));
-  return next && itemAt(next.wall);
+  return undefined;
 }
 
-/** How much of an estimate is left, in minutes, where so much of it has been given a time; undefined without an estimate. */
-export const leftOver = ({ estimate }: Pick<Todo, 'estimate'>, planned: number): number | undefined =>
-  estimate === undefined ? undefined : Math.max(0, estimate - Math.round(planned / MINUTE));
+/** The wall time of the last date of a series before another. */
+function lastBegun(series: Series<DatedTodo>, before: number, zone: string): number | undefined {
+  for (const days of REACHES) {
+    const window = { start: before - days * DAY, end: before + DAY };
+    const last = series
+      .between(window, zone)
+      .map(({ wall }) => wall)
+      .filter((wall) => wall < before)
+      .at(-1);
+    if (last !== undefined) return last;
+  }
+  return undefined;
+}
 
 /** The ids of the to-dos whose spans touch some days, half-open as day numbers; of series, of all that are not over by then. */
 export function todosWithin(
@@ -101,7 +147,9 @@ export function todosWithin(
   const [first, end] = [days.firstDay * DAY, days.endDay * DAY];
   return todosOf(state).flatMap((todo) => {
     if (!isDated(todo)) return [];
-    const lasts = todo.recurrence ? new Series(todo).lastWall('UTC') + DAY : wallOf(todo.end);
+    const lasts = todo.recurrence
+      ? asked(todo, (series) => series.lastWall('UTC') + DAY, Infinity)
+      : wallOf(todo.end);
     return wallOf(todo.start) < end && Math.max(lasts, wallOf(todo.start) + 1) > first ? [todo.id] : [];
   });
 }

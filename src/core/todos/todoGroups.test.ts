@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { date, FENNICK, todo, zoned } from '../../../testing/samples';
 import type { Todo } from '../model/entry';
 import { DAY, dayNumber, HOUR } from '../time/civil';
-import { leftOver, todoItems } from './currentTodo';
+import { todoItems, todosWithin } from './currentTodo';
 import { groupedTodos, TODO_ORDERS } from './todoGroups';
 import { beginningOf, dueOf, todoSpan } from './todoSpan';
 
@@ -107,8 +107,76 @@ test('each to-do stands in exactly one group, in every order', () => {
   );
 });
 
-test('what is left of an estimate is never less than nothing', () => {
-  expect(leftOver({ estimate: 120 }, 0.5 * HOUR)).toBe(90);
-  expect(leftOver({ estimate: 30 }, HOUR)).toBe(0);
-  expect(leftOver({}, HOUR)).toBeUndefined();
+describe('whatever a file brings keeps nobody from their to-dos', () => {
+  const upTo = (from: number, to: number) =>
+    Array.from({ length: to - from + 1 }, (_, index) => from + index).join();
+  const rule = (text: string) => ({ rules: [text], dates: [], exceptionDates: [] });
+  test.each([
+    ['a zone that nobody knows', due('x', zoned('2027-03-11T17:00', 'Nowhere/Else'))],
+    [
+      'a series in such a zone',
+      due('x', zoned('2027-03-11T17:00', 'Nowhere/Else'), { recurrence: rule('FREQ=WEEKLY') }),
+    ],
+    ['a date each second', due('x', zoned('2027-03-01T17:00'), { recurrence: rule('FREQ=SECONDLY') })],
+    [
+      'dates beyond number',
+      due('x', zoned('2027-03-01T17:00'), {
+        recurrence: rule(
+          `FREQ=YEARLY;COUNT=99999;BYMONTHDAY=${upTo(1, 31)};BYHOUR=${upTo(0, 23)};BYMINUTE=${upTo(0, 59)};BYSECOND=${upTo(0, 59)}`,
+        ),
+      }),
+    ],
+    ['a very long count', due('x', date('1970-01-01'), { recurrence: rule('FREQ=DAILY;COUNT=1000000') })],
+    [
+      'a rule that makes no date',
+      due('x', date('2027-03-01'), { recurrence: rule('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30') }),
+    ],
+    ['a rule that can’t be read', due('x', date('2027-03-01'), { recurrence: rule('FREQ=SOMETIMES') })],
+  ])('%s', (_, odd) => {
+    const keys = grouped([odd, due('plain', date('2027-03-09'))]).flatMap(([, own]) => own);
+    expect(keys).toContain('plain');
+    expect(keys).toHaveLength(2);
+    const state = { entries: new Map([[odd.id, odd]]) };
+    expect(() => todosWithin(state, { firstDay: TODAY, endDay: TODAY + 7 })).not.toThrow();
+  });
+});
+
+describe('of a series one date stands in the list', () => {
+  const series = due('s', date('2027-03-02'), {
+    recurrence: { rules: ['FREQ=WEEKLY'], dates: [], exceptionDates: [] },
+  });
+  const changed = (on: string, fields: Partial<Todo>): Todo =>
+    due(`s ${on}`, date(on), { seriesId: 's', recurrenceId: date(on), ...fields });
+
+  test('a date at hand that was changed and is open stands there itself, and no other beside it', () =>
+    expect(grouped([series, changed('2027-03-09', { title: 'other' })])).toEqual([
+      ['today', ['s 2027-03-09']],
+    ]));
+
+  test('where it is over, the next stands there, itself if it was changed', () => {
+    const over = changed('2027-03-09', { status: 'completed' });
+    expect(grouped([series, over])).toEqual([
+      ['later', ['s|2027-03-16']],
+      ['over', ['s 2027-03-09']],
+    ]);
+    expect(grouped([series, over, changed('2027-03-16', {})])[0]).toEqual(['later', ['s 2027-03-16']]);
+    const both = [over, changed('2027-03-16', { status: 'cancelled' })];
+    expect(grouped([series, ...both])[0]).toEqual(['later', ['s|2027-03-23']]);
+  });
+});
+
+test('the to-dos of some days are those whose span touches them, and series that are not over by then', () => {
+  const weekly = { rules: ['FREQ=WEEKLY;COUNT=3'], dates: [], exceptionDates: [] };
+  const todos = [
+    due('before', date('2027-03-08')),
+    due('first', date('2027-03-09')),
+    due('last', date('2027-03-15')),
+    due('after', date('2027-03-16')),
+    due('never', undefined),
+    due('on', date('2027-03-01'), { recurrence: weekly }),
+    due('over', date('2027-02-15'), { recurrence: weekly }),
+  ];
+  const state = { entries: new Map(todos.map((each) => [each.id, each])) };
+  expect(todosWithin(state, { firstDay: TODAY, endDay: TODAY + 7 })).toEqual(['first', 'last', 'on']);
+  expect(todosWithin(state, undefined)).toEqual([]);
 });
