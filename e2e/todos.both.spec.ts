@@ -117,6 +117,16 @@ test('the entry line of Plan makes a to-do; of one that repeats the next date ta
   await expect(todo(page, 'oil all hinges')).toHaveCount(1);
   await press(page.getByRole('checkbox', { name: 'Show what is done' }));
   await expect(groupOf(page, 'over')).toContainText('oil all hinges');
+  // Done by keys, one goes on with the to-do that takes its place.
+  const second = groupOf(page, 'week').getByRole('checkbox').nth(1);
+  const name = (await second.getAttribute('aria-label'))!;
+  await groupOf(page, 'week').getByRole('checkbox').first().focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('checkbox', { name })).toBeFocused();
+  // What is shown there is of To-dos alone.
+  await press(page.getByRole('link', { name: 'Plan' }));
+  await expect(page).not.toHaveURL(/[?&]over=/);
+  await page.goBack();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
 });

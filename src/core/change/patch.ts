@@ -33,8 +33,6 @@ export const SUMMARIES = [
   'todo-made',
   'todo-done',
   'todo-open',
-  'todos-done',
-  'todos-open',
   'todo-part',
   'entry-made',
   'entries-made',

@@ -20,7 +20,7 @@ import {
   textProperty,
 } from './codecs';
 import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
-import type { Field, RowFor } from './field';
+import { apart, type Field, field, type RowFor } from './field';
 import { importanceForm, priorityProperty, readPriority } from './importance';
 import {
   attendeesProperty,
@@ -35,12 +35,7 @@ import { travelProperty } from './travel';
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
 
-/** What has a part of its own wherever it is read, written and shown. */
-const apart = { property: undefined, column: undefined, form: undefined } as const;
 const PAGE = /^https?:\/\/\S+$/;
-
-/** A row with the types of its own codecs. */
-const field = <Value, Typed = never, const Id extends string = never>(row: Field<Value, Typed, Id>) => row;
 
 /**
  * The fields of an event, each with all that is to be said of it, in the order of the form. A field that is added to the

@@ -92,3 +92,10 @@ export type RowFor<Value> = Omit<Field<Value>, 'column' | 'form'> & {
       }
     | undefined;
 };
+
+/** What has a part of its own wherever it is read, written and shown. */
+export const apart = { property: undefined, column: undefined, form: undefined } as const;
+
+/** A row with the types of its own codecs. */
+export const field = <Value, Typed = never, const Id extends string = never>(row: Field<Value, Typed, Id>) =>
+  row;

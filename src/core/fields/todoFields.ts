@@ -1,7 +1,7 @@
 import { type TodoFields, type TodoStatus, TODO_STATUSES } from '../model/entry';
 import { choiceColumn, choiceForm, oneOf, textProperties } from './codecs';
 import { EVENT_FIELDS } from './eventFields';
-import type { Field, RowFor } from './field';
+import { apart, field, type RowFor } from './field';
 import {
   completedProperty,
   estimateProperty,
@@ -10,37 +10,10 @@ import {
   repeatAfterProperty,
 } from './todoProperties';
 
-/** What has a part of its own wherever it is read, written and shown. */
-const apart = { property: undefined, column: undefined, form: undefined } as const;
-
-/** A row with the types of its own codecs. */
-const field = <Value, Typed = never, const Id extends string = never>(row: Field<Value, Typed, Id>) => row;
-
-/** The rows that mean the same of a to-do as of an event. */
-const {
-  title,
-  calendarId,
-  recurrence,
-  reminders,
-  location,
-  notes,
-  categories,
-  classification,
-  priority,
-  organizer,
-  attendees,
-  ownAnswer,
-  answersMail,
-  guestsMay,
-  colour,
-  attachments,
-  url,
-} = EVENT_FIELDS;
-
 /** The fields of a to-do, each with all that is to be said of it: those that it shares with events, and its own. */
 export const TODO_FIELDS = {
-  title,
-  calendarId,
+  title: EVENT_FIELDS.title,
+  calendarId: EVENT_FIELDS.calendarId,
   start: field<TodoFields['start']>({
     ...apart,
     initial: undefined,
@@ -69,7 +42,7 @@ export const TODO_FIELDS = {
     published: 'busy',
     batch: false,
   }),
-  recurrence,
+  recurrence: EVENT_FIELDS.recurrence,
   repeatAfter: field<TodoFields['repeatAfter']>({
     ...apart,
     initial: undefined,
@@ -131,20 +104,20 @@ export const TODO_FIELDS = {
     batch: false,
     property: partsProperty,
   }),
-  reminders,
-  location,
-  notes,
-  categories,
-  classification,
-  priority,
-  organizer,
-  attendees,
-  ownAnswer,
-  answersMail,
-  guestsMay,
-  colour,
-  attachments,
-  url,
+  reminders: EVENT_FIELDS.reminders,
+  location: EVENT_FIELDS.location,
+  notes: EVENT_FIELDS.notes,
+  categories: EVENT_FIELDS.categories,
+  classification: EVENT_FIELDS.classification,
+  priority: EVENT_FIELDS.priority,
+  organizer: EVENT_FIELDS.organizer,
+  attendees: EVENT_FIELDS.attendees,
+  ownAnswer: EVENT_FIELDS.ownAnswer,
+  answersMail: EVENT_FIELDS.answersMail,
+  guestsMay: EVENT_FIELDS.guestsMay,
+  colour: EVENT_FIELDS.colour,
+  attachments: EVENT_FIELDS.attachments,
+  url: EVENT_FIELDS.url,
 } as const satisfies { readonly [Name in keyof TodoFields]-?: RowFor<TodoFields[Name]> };
 
 export type TodoFieldName = keyof typeof TODO_FIELDS;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import './withoutCodeMaking';
 import { Conference } from './calendarUser';
-import { EntryBase } from './entryBase';
+import { EntryBase, type SetOf } from './entryBase';
 import { EventTime } from './eventTime';
 import { recurrenceFields } from './recurrenceFields';
 
@@ -45,17 +45,4 @@ export const CalendarEvent = EntryBase.extend({
 export type CalendarEvent = z.infer<typeof CalendarEvent>;
 
 /** The fields of an event that a person sets. */
-export type EventFields = Omit<
-  CalendarEvent,
-  | 'kind'
-  | 'id'
-  | 'uid'
-  | 'created'
-  | 'modified'
-  | 'sequence'
-  | 'seriesId'
-  | 'recurrenceId'
-  | 'recurrenceRange'
-  | 'importedFrom'
-  | 'preserved'
->;
+export type EventFields = SetOf<CalendarEvent>;

@@ -68,3 +68,19 @@ export const EntryBase = z.object({
   preserved: Preserved.optional(),
 });
 export type EntryBase = z.infer<typeof EntryBase>;
+
+/** The fields of an entry that a person sets: what it is, where it came from and which date of what stay as they are. */
+export type SetOf<Kept extends EntryBase> = Omit<
+  Kept,
+  | 'kind'
+  | 'id'
+  | 'uid'
+  | 'created'
+  | 'modified'
+  | 'sequence'
+  | 'seriesId'
+  | 'recurrenceId'
+  | 'recurrenceRange'
+  | 'importedFrom'
+  | 'preserved'
+>;

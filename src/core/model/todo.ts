@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import './withoutCodeMaking';
-import { EntryBase } from './entryBase';
+import { EntryBase, type SetOf } from './entryBase';
 import { EventTime } from './eventTime';
 import { recurrenceFields } from './recurrenceFields';
 
@@ -55,17 +55,4 @@ export type Todo = z.infer<typeof Todo>;
 export type DatedTodo = Todo & { readonly start: EventTime; readonly end: EventTime };
 
 /** The fields of a to-do that a person sets. */
-export type TodoFields = Omit<
-  Todo,
-  | 'kind'
-  | 'id'
-  | 'uid'
-  | 'created'
-  | 'modified'
-  | 'sequence'
-  | 'seriesId'
-  | 'recurrenceId'
-  | 'recurrenceRange'
-  | 'importedFrom'
-  | 'preserved'
->;
+export type TodoFields = SetOf<Todo>;

@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useCommands } from '@/features/workspace';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
@@ -29,20 +29,26 @@ export const TodoRow = memo(function TodoRow({ item, group, today, onOpen }: Tod
   const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
   const commands = useCommands();
   const [isUnfolded, setUnfolded] = useState(false);
+  const row = useRef<View>(null);
   const { todo, key } = item;
   const title = todo.title || words.entry.noTitle;
   const isDone = todo.status === 'completed';
   const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
   const details = detailsOf(item, group, homeZone);
   const parts = todo.parts ?? [];
+  // Who goes on by keys goes on with the to-do that takes its place.
+  const follower = useRef<Element>(null);
+  useEffect(() => () => follower.current?.querySelector<HTMLElement>('[role="checkbox"]')?.focus(), []);
+  const setDone = (next: boolean) => {
+    const { nextElementSibling, previousElementSibling } = row.current as unknown as HTMLElement;
+    // Known before the change, which takes this row away at once.
+    follower.current = nextElementSibling ?? previousElementSibling;
+    if (!commands.setDone(key, next)) follower.current = null;
+  };
   return (
-    <View role="listitem" testID="todo" style={[styles.item, { borderColor: colours.line }]}>
+    <View ref={row} role="listitem" testID="todo" style={[styles.item, { borderColor: colours.line }]}>
       <View style={[styles.row, { backgroundColor: colours.card }]}>
-        <Check
-          label={said.done(title)}
-          checked={isDone}
-          onChange={(next) => void commands.setDone(key, next)}
-        >
+        <Check label={said.done(title)} checked={isDone} onChange={setDone}>
           <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
         </Check>
         <Pressable

@@ -60,7 +60,7 @@ function TodoFormSheet({
   const closed = isReadOnly(calendars.find(({ id }) => id === before.calendarId));
   const save = () =>
     submit(async (form) => {
-      const written = todoFieldsOf(form, before, commands.context().now, homeZone);
+      const written = todoFieldsOf(form, before, homeZone);
       if (JSON.stringify(form) === JSON.stringify(start)) onClose();
       else if (await commands.changeTodo(target, written, before)) onClose();
     });
@@ -69,6 +69,7 @@ function TodoFormSheet({
   };
   const kept =
     before.recurrence && before.start ? recurrenceText(before.recurrence, before.start) : said.repeats.kept;
+  const isRepeated = item.todo.recurrence !== undefined || item.todo.seriesId !== undefined;
   const repeats = REPEATS.filter((each) => each !== 'kept' || start.repeats === 'kept');
   return (
     <Sheet
@@ -137,14 +138,19 @@ function TodoFormSheet({
           />
         )}
       </FormField>
-      <FormSelect
-        control={control}
-        name="status"
-        label={said.status}
-        options={TODO_STATUSES.map((each) => ({ value: each, label: todoWords.status[each] }))}
-        testID="todo-status"
-      />
-      <FormText control={control} name="percent" label={said.percent} inputMode="numeric" />
+      {/* How far a date of a series is belongs to it alone, and is said in the list. */}
+      {isRepeated ? null : (
+        <>
+          <FormSelect
+            control={control}
+            name="status"
+            label={said.status}
+            options={TODO_STATUSES.map((each) => ({ value: each, label: todoWords.status[each] }))}
+            testID="todo-status"
+          />
+          <FormText control={control} name="percent" label={said.percent} inputMode="numeric" />
+        </>
+      )}
       {/* A changed date of a series repeats with it. */}
       {item.todo.seriesId !== undefined ? null : (
         <FormSelect

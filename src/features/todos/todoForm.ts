@@ -131,7 +131,7 @@ function partsOf(text: string, before: readonly TodoPart[]): TodoPart[] {
 const ruleOf = (rule: string): Recurrence => ({ rules: [rule], dates: [], exceptionDates: [] });
 
 /** The fields that a form says, upon those that it began with. */
-export function todoFieldsOf(form: TodoForm, before: TodoFields, now: number, zone: string): TodoFields {
+export function todoFieldsOf(form: TodoForm, before: TodoFields, zone: string): TodoFields {
   const typed = typedTodo(before, parseDate(form.dueDate), zone);
   const isSame = (...names: (keyof TodoForm)[]) => names.every((name) => form[name] === typed[name]);
   const local = localString(parseDate(form.dueDate) * DAY + (minuteOfClock(form.dueTime) ?? 0) * MINUTE);
@@ -150,7 +150,6 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, now: number, zo
   const rule = RULES[form.repeats];
   const recurrence = isSame('repeats') ? before.recurrence : rule === undefined ? undefined : ruleOf(rule);
   const parts = partsOf(form.parts, before.parts ?? []);
-  const isDone = form.status === 'completed';
   const {
     start: _s,
     end: _e,
@@ -162,7 +161,6 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, now: number, zo
     percent: _p,
     priority: _i,
     parts: _q,
-    completed,
     ...rest
   } = before;
   const priority = importanceForm.said(form.importance, before.priority);
@@ -178,7 +176,6 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, now: number, zo
     ...(form.percent === '' ? {} : { percent: Number(form.percent) }),
     ...(parts.length > 0 ? { parts } : {}),
     status: form.status,
-    ...(isDone ? { completed: completed ?? now } : {}),
     categories: categoriesOf(form.categories, before.categories),
     location: form.location.trim(),
     notes: form.notes,

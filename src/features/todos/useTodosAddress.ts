@@ -12,11 +12,11 @@ export interface TodosLook {
 
 const one = (value: string | string[] | undefined): string => [value].flat()[0] ?? '';
 
-/** Reads what the list shows from the address, and changes it there. */
+/** Reads what the list shows from the address, and changes it there. Places share one address: these names are of this one alone. */
 export function useTodosAddress() {
-  const { todos, order, over } = useGlobalSearchParams();
+  const { todos, inOrder, withDone } = useGlobalSearchParams();
   const router = useRouter();
-  const text = JSON.stringify([one(todos), one(order), one(over)]);
+  const text = JSON.stringify([one(todos), one(inOrder), one(withDone)]);
   return useMemo(() => {
     const [find = '', named = '', shown = ''] = JSON.parse(text) as string[];
     const look: TodosLook = {
@@ -31,8 +31,8 @@ export function useTodosAddress() {
         keepPlaceInHistory(true);
         router.setParams({
           todos: next.find || undefined,
-          order: next.order === 'due' ? undefined : next.order,
-          over: next.withOver ? '1' : undefined,
+          inOrder: next.order === 'due' ? undefined : next.order,
+          withDone: next.withOver ? '1' : undefined,
         });
       },
     };

@@ -1,5 +1,5 @@
-import { changeEntry, changesRule, todoFieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
-import { createTodo, setDone, setPartDone } from '@/core/change/todos/todoChanges';
+import { changesRule, todoFieldsSeenAt, writtenUpon } from '@/core/change/entryChanges';
+import { changeTodo, createTodo, setDone, setPartDone } from '@/core/change/todos/todoChanges';
 import { type Scope, SCOPES, type Target, targetOfKey } from '@/core/change/target';
 import type { TodoFields } from '@/core/model/entry';
 import type { CommandPipeline } from './commandPipeline';
@@ -21,7 +21,7 @@ export const todoCommands = ({ state, context, perform, performAt }: CommandPipe
       return now ? writtenUpon(now, before, written) : written;
     };
     const scopes = changesRule(state(), target, upon(), context()) ? SEVERAL : SCOPES;
-    const draft = (scope: Scope) => changeEntry(state(), target, upon(), scope, context());
+    const draft = (scope: Scope) => changeTodo(state(), target, upon(), scope, context());
     return (await performAt(target, { about: 'change', scopes }, draft)) !== undefined;
   },
 });

@@ -10,7 +10,7 @@ import { moveToCalendar, shiftByDays } from '../batchChanges';
 import { applyPatch, inversePatch, type Patch } from '../patch';
 import type { State } from '../../model/state';
 import { targetOfKey } from '../target';
-import { blankTodo, createTodo, setAllDone, setDone, setPartDone } from './todoChanges';
+import { blankTodo, changeTodo, createTodo, setDone, setPartDone } from './todoChanges';
 
 const TODAY = dayNumber(2027, 3, 9);
 const ZONE = 'Europe/Lisbon';
@@ -130,10 +130,18 @@ test('parts are done by themselves, and say how much of the whole is', () => {
   expect(none).not.toHaveProperty('percent');
 });
 
-test('several are done at once, and taken back at once', () => {
-  const state = stateWith(todo({ id: 'a' }), todo({ id: 'b' }));
-  const done = after(state, setAllDone(state, [{ entryId: 'a' }, { entryId: 'b' }], true, context()));
-  expect(todosOf(done).map(({ status }) => status)).toEqual(['completed', 'completed']);
+test('what is said to be done in its form is done as by a press, and open again as by one', () => {
+  const state = stateWith(todo({ ...friday, repeatAfter: { every: 1, unit: 'weeks' } }));
+  const target = { entryId: 'todo' };
+  const fields = (of: State) => todoFieldsSeenAt(of, target, context())!;
+  const byForm = changeTodo(state, target, { ...fields(state), status: 'completed' }, 'this', context());
+  const done = after(state, byForm);
+  expect(todoIn(done, 'todo')).toMatchObject({ completed: context().now, percent: 100 });
+  expect(todosOf(done).map(({ status }) => status)).toEqual(['completed', 'needs-action']);
+  const again = changeTodo(done, target, { ...fields(done), title: 'Order oil' }, 'this', context());
+  expect(todosOf(after(done, again))).toHaveLength(2);
+  const open = changeTodo(done, target, { ...fields(done), status: 'needs-action' }, 'this', context());
+  expect(todoIn(after(done, open), 'todo').completed).toBeUndefined();
 });
 
 describe('what is done to entries is done to to-dos', () => {

@@ -7,11 +7,12 @@ import { civilDate, dateString, DAY, dayNumber, daysInMonth } from '../../time/c
 import { atWall, wallOf } from '../../time/eventTime';
 import { instantToWall } from '../../time/zones';
 import type { Edit } from '../edits';
-import { type ChangeResult, isRefused } from '../eventFields';
+import { changeEntry, todoFieldsSeenAt } from '../entryChanges';
+import { type ChangeResult, isRefused, withFields } from '../eventFields';
 import { type ChangeContext, makePatch, put, type SummaryKind } from '../patch';
 import { checked, editTarget, firstOf } from '../scopes';
 import { isRefusal } from '../shift';
-import { type Target, targetKey } from '../target';
+import { type Scope, type Target, targetKey } from '../target';
 import { freshCopy, freshVersion } from '../versions';
 
 /** A to-do with nothing but its calendar. */
@@ -113,18 +114,28 @@ export function setDone(state: State, target: Target, isDone: boolean, context: 
   };
 }
 
-/** Sets several to-dos done or open again, as one change. */
-export function setAllDone(
+/**
+ * Sets fields of a to-do, of one date of a series, of this and later ones, or of every one. What is said to be done by it is
+ * done as by itself, and what is to be done again then has a new one beside it.
+ */
+export function changeTodo(
   state: State,
-  targets: readonly Target[],
-  isDone: boolean,
+  target: Target,
+  fields: TodoFields,
+  scope: Scope,
   context: ChangeContext,
 ): ChangeResult {
-  const changes = targets.flatMap((target) => {
-    const made = setDone(state, target, isDone, context);
-    return isRefused(made) ? [] : made.changes;
-  });
-  return makePatch(context, { what: isDone ? 'todos-done' : 'todos-open', count: targets.length }, changes);
+  const shown = todoFieldsSeenAt(state, target, context);
+  const isDone = fields.status === 'completed';
+  const isDoneNow = isDone && shown?.status !== 'completed';
+  const settled: TodoFields = isDoneNow
+    ? { ...fields, completed: context.now, percent: 100 }
+    : { ...fields, completed: isDone ? fields.completed : undefined };
+  const changed = changeEntry(state, target, settled, scope, context);
+  const stored = state.entries.get(target.entryId);
+  if (isRefused(changed) || !isDoneNow || !stored || !isTodo(stored)) return changed;
+  const next = nextAfter(withFields(stored, settled), context);
+  return next ? { ...changed, changes: [...changed.changes, put(state, 'entries', next)] } : changed;
 }
 
 /** Sets one part of a to-do done or open again. How much of the whole is done follows. */
