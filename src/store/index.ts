@@ -19,9 +19,11 @@ export {
 export { engineQuestion, followingData, useEngineAnswer, useFollowedEngine } from './react/engineQuestions';
 export { type ChecksProgress, useChecks } from './react/useChecks';
 export { type DaysOptions, useDays, useDaysQuery, useLeftOut } from './react/useDays';
+export { useDaysOff } from './react/useDaysOff';
 export { useCategoryColours, useFolded, usePeople, usePeriodSets, usePresets } from './react/useLists';
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
+export { type TodosNow, useDueByDay, useTodoItems } from './react/useTodoItems';
 export { useSearch } from './react/useSearch';
 export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';

@@ -34,6 +34,7 @@ export const SUMMARIES = [
   'todo-done',
   'todo-open',
   'todo-part',
+  'todos-timed',
   'entry-made',
   'entries-made',
   'entry-changed',

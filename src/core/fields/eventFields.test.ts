@@ -30,6 +30,10 @@ const full = event({
     { address: 'mailto:oona@fennick.example', parameters: {} },
   ],
   ownAnswer: 'tentative',
+  relatedTo: [
+    { uid: 'glass@fennick.example', parameters: {} },
+    { uid: 'order@fennick.example', parameters: { reltype: 'SIBLING', 'x-desk': '4' } },
+  ],
   answersMail: { id: '<orders@fennick.example>', subject: 'Lens order, "urgent"' },
   guestsMay: ['invite'],
   conferences: [

@@ -30,6 +30,7 @@ import {
   organizerProperty,
   ownAnswerProperty,
 } from './people';
+import { relatedToProperty } from './relatedToProperty';
 import { travelProperty } from './travel';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
@@ -276,6 +277,14 @@ export const EVENT_FIELDS = {
     published: 'never',
     batch: false,
     property: ownAnswerProperty,
+  }),
+  relatedTo: field<EventFields['relatedTo']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'never',
+    batch: false,
+    property: relatedToProperty,
   }),
   answersMail: field<EventFields['answersMail']>({
     ...apart,

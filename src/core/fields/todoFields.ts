@@ -113,6 +113,7 @@ export const TODO_FIELDS = {
   organizer: EVENT_FIELDS.organizer,
   attendees: EVENT_FIELDS.attendees,
   ownAnswer: EVENT_FIELDS.ownAnswer,
+  relatedTo: EVENT_FIELDS.relatedTo,
   answersMail: EVENT_FIELDS.answersMail,
   guestsMay: EVENT_FIELDS.guestsMay,
   colour: EVENT_FIELDS.colour,

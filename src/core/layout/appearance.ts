@@ -2,7 +2,7 @@ import type { Occurrence } from '../schedule/occurrence';
 
 /** What of an occurrence its look follows from. */
 export type Seen = Pick<Occurrence, 'availability' | 'status'> &
-  Partial<Pick<Occurrence, 'colour' | 'categories' | 'ownAnswer' | 'isOutlined'>>;
+  Partial<Pick<Occurrence, 'colour' | 'categories' | 'ownAnswer' | 'isOutlined' | 'isDone'>>;
 
 /** How an occurrence looks wherever it is drawn: on cards, in bars, on paper. */
 export interface Appearance {
@@ -13,7 +13,7 @@ export interface Appearance {
   /** Whether its outline is dashed: it may come to be. */
   readonly isDashed: boolean;
   readonly isAway: boolean;
-  /** Whether its title is struck through: it is called off, or was declined. */
+  /** Whether its title is struck through: it is called off, was declined, or what it is time for is done. */
   readonly isStruck: boolean;
 }
 
@@ -52,5 +52,5 @@ export const appearanceOf = (
   paper: paperOf(occurrence),
   isDashed: occurrence.availability === 'tentative' || occurrence.ownAnswer === 'needs-action',
   isAway: occurrence.availability === 'away',
-  isStruck: occurrence.status === 'cancelled' || occurrence.ownAnswer === 'declined',
+  isStruck: occurrence.status === 'cancelled' || occurrence.ownAnswer === 'declined' || !!occurrence.isDone,
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import './withoutCodeMaking';
 
 /** Parameters of a property by their names in small letters (RFC 5545 3.2). */
-const Parameters = z.record(z.string(), z.union([z.string(), z.array(z.string())]));
+export const Parameters = z.record(z.string(), z.union([z.string(), z.array(z.string())]));
 
 /** Somebody who invites or is invited (CAL-ADDRESS, RFC 5545 3.3.3), with all that is said of them. */
 export const CalendarUser = z.object({

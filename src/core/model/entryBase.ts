@@ -4,6 +4,7 @@ import { Attachment } from './attachment';
 import { CalendarUser } from './calendarUser';
 import { Colour } from './colour';
 import { Preserved } from './preserved';
+import { RelatedTo } from './relatedTo';
 import { Reminder } from './reminder';
 
 export const CLASSIFICATIONS = ['public', 'private', 'confidential'] as const;
@@ -53,6 +54,8 @@ export const EntryBase = z.object({
   attendees: z.array(CalendarUser).optional(),
   /** Of an invitation that came: what was answered to it. */
   ownAnswer: z.enum(OWN_ANSWERS).optional(),
+  /** The entries that it is related to, by their UIDs: an event that is time for a to-do is a part of that. */
+  relatedTo: z.array(RelatedTo).optional(),
   /** The mail that it was made from, to which its invitation is an answer: its Message-ID and subject. */
   answersMail: AnsweredMail.optional(),
   /** What its guests may; the usual without it. */

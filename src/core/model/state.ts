@@ -4,7 +4,7 @@ import { Calendar } from './calendar';
 import { CameReminder } from './cameReminder';
 import { Category } from './category';
 import { Entry } from './entry';
-import { alarmsAsReminders, inBin, keptTextAsFields } from './entryMigrations';
+import { alarmsAsReminders, inBin, keptTextAsFields, relatedAsField } from './entryMigrations';
 import { FineFinding } from './fineFinding';
 import { Invitation, Letter } from './invitation';
 import type { Migration } from './migration';
@@ -53,6 +53,8 @@ export const Session = z.object({
   backupPutOff: z.number().optional(),
   /** Parts of Plan that are folded away. */
   folded: z.array(z.enum(FOLDABLE)).optional(),
+  /** Whether to-dos stand beside the calendar. */
+  todosBeside: z.boolean().optional(),
   /** How the columns of Tidy's table stand. */
   tableColumns: TableColumns.optional(),
   /** How much Tidy's checks found, and when they last looked. */
@@ -78,7 +80,7 @@ interface Collection {
 }
 
 const none: readonly Migration[] = [];
-const ENTRY_MIGRATIONS = [keptTextAsFields, alarmsAsReminders] as const;
+const ENTRY_MIGRATIONS = [keptTextAsFields, alarmsAsReminders, relatedAsField] as const;
 
 /** The collections of records; a record is known by its collection and id. */
 export const COLLECTIONS = {

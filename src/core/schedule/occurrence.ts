@@ -1,6 +1,7 @@
 import type { Colour } from '../model/colour';
 import type { CalendarEvent, Travel } from '../model/entry';
 import type { UsualReminders } from '../model/reminder';
+import { tieOf } from '../todos/tieOf';
 import { DAY, MINUTE } from '../time/civil';
 import { type InstantRange, ownZone, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
@@ -43,6 +44,10 @@ export interface Occurrence {
   readonly categories?: readonly string[] | undefined;
   /** Of whole days that were hours before: how long it was. */
   readonly timedMinutes?: number | undefined;
+  /** Of time for a to-do: which, as a `tieOf`. */
+  readonly tie?: string | undefined;
+  /** Of time for a to-do: whether that is done. */
+  readonly isDone?: true | undefined;
   /** Of a colleague's time: whose it is, and whether it stands over one's own as an outline. */
   readonly personId?: string | undefined;
   readonly isOutlined?: boolean | undefined;
@@ -89,6 +94,7 @@ export function occurrenceOf(
     colour: event.colour,
     categories: event.categories.length > 0 ? event.categories : undefined,
     timedMinutes: event.timedMinutes,
+    tie: tieOf(event),
   };
 }
 

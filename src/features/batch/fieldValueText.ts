@@ -58,6 +58,7 @@ const TEXTS: Texts = {
       .map(({ name }) => name)
       .join(', '),
   ownAnswer: (answer) => (answer ? words.entry.ownAnswers[answer] : ''),
+  relatedTo: (related) => (related ?? []).map(({ uid }) => uid).join(', '),
   answersMail: (mail) => mail?.subject ?? '',
   guestsMay: (may) => (may ?? []).map((each) => MAY[each]).join(', '),
   conferences: (conferences) => (conferences ?? []).map(({ uri }) => uri).join(', '),

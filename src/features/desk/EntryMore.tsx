@@ -17,6 +17,7 @@ import { AgainSheet } from './AgainSheet';
 
 const entryAttachments = later(() => import('@/features/later').then((module) => module.EntryAttachments));
 const entryInvitation = later(() => import('@/features/later').then((module) => module.EntryInvitation));
+const tiedTodo = later(() => import('@/features/later').then((module) => module.TiedTodo));
 fetchQuietly(entryAttachments);
 
 /** What else there is to an entry on the desk: its files, a note of one's own, other calendars and other days. */
@@ -39,6 +40,7 @@ export function EntryMore({
   return (
     <View style={styles.more}>
       <Suspense fallback={null}>
+        <tiedTodo.Later event={event} />
         <entryInvitation.Later occurrenceKey={occurrenceKey} event={event} />
         <entryAttachments.Later target={target} event={event} />
       </Suspense>

@@ -1,24 +1,34 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Suspense } from 'react';
+import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { gapsBetween } from '@/core/schedule/load';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { workingDay } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
+import { useCommands } from '@/features/workspace';
 import { ZoneClock } from '@/features/zones';
-import { useCalendars, useDays, useNow, useSettings } from '@/store';
+import { useCalendars, useDays, useNow, useSettings, useSnapshot } from '@/store';
 import { dayText, lengthText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { openSmallWindow } from '@/ui/openSmallWindow';
 import { Mark } from '@/ui/primitives/Mark';
-import { space } from '@/ui/theme/tokens';
+import { DESK_BESIDE, space } from '@/ui/theme/tokens';
 import { timeWidth } from '@/ui/timeWidth';
+import { later } from '@/ui/later';
 import { leaveText } from '@/ui/travelText';
 import { words } from '@/ui/words';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 
+const dueTodos = later(() => import('@/features/later').then((module) => module.DueTodos));
+
 /** The rest of today: what is on and what comes, with the gaps of half an hour or more between. */
 export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
   const { homeZone, workingPattern } = useSettings();
   const calendars = useCalendars();
+  // Where they stand beside the calendar they need not stand here, too.
+  const isWide = useWindowDimensions().width >= DESK_BESIDE;
+  const todosBeside = useSnapshot(({ state }) => !!state.sessions.get('session')?.todosBeside) && isWide;
   const now = useNow();
   const today = Math.floor(instantToWall(homeZone, now) / DAY);
   const { answer } = useDays(today, today + 1);
@@ -64,8 +74,31 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
           <ComingRow key={occurrence.key} onOpen={onOpen} occurrence={occurrence} wall={wall} isOn={isOn} />
         );
       })}
+      {todosBeside ? null : (
+        <Suspense fallback={null}>
+          <dueTodos.Later />
+        </Suspense>
+      )}
       <ZoneClock />
+      {isWide ? <SmallWindowButton /> : null}
     </View>
+  );
+}
+
+/** Opens today in a small window beside other work. */
+function SmallWindowButton() {
+  const { refuse } = useCommands();
+  return (
+    <Button
+      kind="quiet"
+      icon="picture-in-picture-bottom-right"
+      label={words.desk.smallWindow}
+      onPress={() =>
+        void openSmallWindow(window).then((opened) => {
+          if (!opened) refuse(words.desk.smallWindowBlocked);
+        })
+      }
+    />
   );
 }
 

@@ -19,6 +19,7 @@ export { NewVersionLine } from '@/features/offline';
 export { PresetsSheet } from '@/features/plan/later';
 export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';
+export { SmallScreen } from '@/features/small';
 export { SetupScreen } from '@/features/setup';
 export { CheckHost, TidyScreen } from '@/features/tidy';
-export { TodosScreen } from '@/features/todos';
+export { DueTodos, TiedTodo, TodosColumn, TodosScreen } from '@/features/todos';

@@ -8,6 +8,8 @@ import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
+import { tiesOf } from '@/core/todos/todoTies';
+import { withDone } from '@/core/todos/withDone';
 import {
   DraftBar,
   sideOf,
@@ -56,12 +58,14 @@ import { PlanTools } from './tools/PlanTools';
 import { usePlanActions } from './usePlanActions';
 import { usePlanKeys } from './usePlanKeys';
 import { usePlanRange } from './usePlanRange';
+import { useTodosColumn } from './useTodosColumn';
 import { useStartPreset } from './presets/useStartPreset';
 import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
 import type { Calendar } from '@/core/model/calendar';
 
 const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
+const todosColumn = later(() => import('@/features/later').then((module) => module.TodosColumn));
 const colleagueHost = later(() => import('@/features/later').then((module) => module.ColleagueHost));
 export const preloadPanels = (): Promise<unknown> =>
   Promise.all([preloadSides(), planMenu.fetchAhead(), preloadList()]);
@@ -156,25 +160,31 @@ function Plan() {
 
   const colleagues = useColleagues();
   const showsThem = VIEW_DESCRIPTORS[address.view].hasHours || address.view === 'lanes';
-  const inView = useMemo(
-    () =>
-      showsThem
-        ? {
-            answer: withColleagues(answer, colleagues, hidden),
-            calendars: [...calendars, ...colleagues.calendars],
-          }
-        : { answer, calendars },
-    [showsThem, answer, colleagues, calendars, hidden],
-  );
+  const ties = useSnapshot(({ state }) => tiesOf(state));
+  const inView = useMemo(() => {
+    const own = answer && { ...answer, occurrences: withDone(answer.occurrences, ties.over) };
+    return showsThem
+      ? {
+          answer: withColleagues(own, colleagues, hidden),
+          calendars: [...calendars, ...colleagues.calendars],
+        }
+      : { answer: own, calendars };
+  }, [showsThem, answer, ties, colleagues, calendars, hidden]);
   const draftFields = editing?.fields ?? lineDraft;
   const draft = useMemo(
     () => (draftFields ? draftGhost(draftFields, editing?.target, calendars, zone) : null),
     [draftFields, editing?.target, calendars, zone],
   );
   const wide = width >= WIDE;
+  const [todosWanted, showTodos] = useTodosColumn();
+  const todosBeside = todosWanted && width >= DESK_BESIDE;
   const planWidth = !wide
     ? width
-    : width - sizes.rail - (side.kind !== 'none' && width >= DESK_BESIDE ? sizes.desk : 0) - 2 * space(4);
+    : width -
+      sizes.rail -
+      (side.kind !== 'none' && width >= DESK_BESIDE ? sizes.desk : 0) -
+      (todosBeside ? sizes.todos : 0) -
+      2 * space(4);
   const chipsFolded = folded.includes('chips');
   const toolsInTitle = wide && !isLow && (chipsFolded || planWidth >= ALL_TOOLS);
   const isEmpty = inView.answer?.occurrences.length === 0 && !draft && !asksItself;
@@ -196,6 +206,9 @@ function Plan() {
           hide={hide}
           toolsInTitle={toolsInTitle}
           wide={wide}
+          canHaveTodos={width >= DESK_BESIDE}
+          todosBeside={todosBeside}
+          showTodos={showTodos}
         />
       )}
       <FilterLine
@@ -220,6 +233,16 @@ function Plan() {
 
   return (
     <View style={styles.screen}>
+      {todosBeside ? (
+        <PartBoundary
+          name={words.places.todos}
+          leave={{ label: words.actions.close, onPress: () => showTodos(false) }}
+        >
+          <Suspense fallback={null}>
+            <todosColumn.Later onFold={() => showTodos(false)} />
+          </Suspense>
+        </PartBoundary>
+      ) : null}
       <View
         role="main"
         style={[
@@ -346,6 +369,9 @@ function ChipRow({
   hide,
   toolsInTitle,
   wide,
+  canHaveTodos,
+  todosBeside,
+  showTodos,
 }: {
   calendars: readonly Calendar[];
   hidden: readonly string[];
@@ -354,6 +380,9 @@ function ChipRow({
   hide: (next: readonly string[]) => void;
   toolsInTitle: boolean;
   wide: boolean;
+  canHaveTodos: boolean;
+  todosBeside: boolean;
+  showTodos: (isOpen: boolean) => void;
 }) {
   const { address } = usePlanAddress();
   return (
@@ -372,6 +401,16 @@ function ChipRow({
         selected={address.colleagues.length > 0}
         onPress={() => workspace.openSheet('colleagues')}
       />
+      {canHaveTodos ? (
+        <Button
+          icon="checkbox-marked-outline"
+          iconOnly
+          kind="quiet"
+          label={words.plan.todosBeside}
+          selected={todosBeside}
+          onPress={() => showTodos(!todosBeside)}
+        />
+      ) : null}
       {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
     </View>
   );

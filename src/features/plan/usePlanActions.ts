@@ -17,6 +17,7 @@ import { type Store, useOpenStore, useSettings } from '@/store';
 import { words } from '@/ui/words';
 import { moveOfKey } from './grid/keyMoves';
 import type { GridActions } from './grid/useGridDrag';
+import { useTimeForTodo } from './useTimeForTodo';
 import { useDraftInPlan } from './useDraftInPlan';
 import { usePlanSteps } from './usePlanSteps';
 import type { PlanRange } from './usePlanRange';
@@ -68,6 +69,7 @@ export function usePlanActions(
     },
     [store, commands, zone, gridStep, address, settings, to],
   );
+  const giveTime = useTimeForTodo(commands, zone);
   const gridActions = useMemo(
     (): GridActions => ({
       press: (key, { add }) => {
@@ -82,8 +84,9 @@ export function usePlanActions(
       draft,
       move: async (key, move) => (await commands.move(key, move)) !== undefined,
       copy: (key, move) => commands.copy(targetOfKey(key), move),
+      giveTime,
     }),
-    [commands, draft, pressEmpty],
+    [commands, draft, pressEmpty, giveTime],
   );
   return { ...steps, open, moveByKey, gridActions };
 }

@@ -11,6 +11,7 @@ import { DeviceZoneQuestion, preloadZonePicker, preloadZoneSettings } from '@/fe
 import { calendarFiles } from '@/store';
 import { later } from '@/ui/later';
 import { PartBoundary } from '@/ui/PartBoundary';
+import { SMALL_PATH } from '@/ui/openSmallWindow';
 import { savesData } from '@/ui/savesData';
 import { useTheme } from '@/ui/theme/theme';
 import { WIDE } from '@/ui/theme/tokens';
@@ -18,7 +19,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
-import { peopleScreen, printScreen, setupScreen, tidyScreen, todosScreen } from './placeScreens';
+import { peopleScreen, printScreen, setupScreen, smallScreen, tidyScreen, todosScreen } from './placeScreens';
 import { ScopeSheet } from './ScopeSheet';
 import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
@@ -76,6 +77,7 @@ function usePreload(): boolean {
           peopleScreen,
           todosScreen,
           setupScreen,
+          smallScreen,
           printScreen,
         ].map(({ fetchAhead }) => fetchAhead()),
         calendarFiles().write([], undefined, NOTHING),
@@ -117,15 +119,16 @@ export function AppShell({ children }: { children: ReactNode }) {
   // With hardly any height Plan has all of it: the places come with the rows that its button opens.
   const height = useWindowHeight();
   const rowsOpen = useWorkspace((state) => state.rowsOpen);
-  const showsPlaces = height !== 'least' || pathname !== '/' || rowsOpen;
+  const isSmall = pathname === SMALL_PATH;
+  const showsPlaces = !isSmall && (height !== 'least' || pathname !== '/' || rowsOpen);
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide && showsPlaces ? <Places wide /> : null}
       <View style={styles.place}>
         <PartBoundary name={words.reminder.label}>
-          <DeviceZoneQuestion />
+          {isSmall ? null : <DeviceZoneQuestion />}
           {wide && isAtRest ? <Attending /> : null}
-          <BackupOffer />
+          {isSmall ? null : <BackupOffer />}
         </PartBoundary>
         <PartBoundary name={words.product} showing={pathname}>
           {children}

@@ -5,4 +5,5 @@ export const tidyScreen = later(() => import('@/features/later').then((module) =
 export const peopleScreen = later(() => import('@/features/later').then((module) => module.PeopleScreen));
 export const todosScreen = later(() => import('@/features/later').then((module) => module.TodosScreen));
 export const setupScreen = later(() => import('@/features/later').then((module) => module.SetupScreen));
+export const smallScreen = later(() => import('@/features/later').then((module) => module.SmallScreen));
 export const printScreen = later(() => import('@/features/print').then((module) => module.PrintScreen));

@@ -3,7 +3,8 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { useCommands } from '@/features/workspace';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import type { TodoGroup } from '@/core/todos/todoGroups';
-import { useCalendars, useSettings } from '@/store';
+import { plannedMinutes } from '@/core/todos/todoTies';
+import { useCalendars, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -20,10 +21,11 @@ interface TodoRowProps {
   /** A day number. */
   today: number;
   onOpen: (item: TodoItem) => void;
+  onTime: (item: TodoItem) => void;
 }
 
 /** A to-do in the list: done with a press, opened with another, its parts under it where they are asked for. */
-export const TodoRow = memo(function TodoRow({ item, group, today, onOpen }: TodoRowProps) {
+export const TodoRow = memo(function TodoRow({ item, group, today, onOpen, onTime }: TodoRowProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
@@ -34,7 +36,8 @@ export const TodoRow = memo(function TodoRow({ item, group, today, onOpen }: Tod
   const title = todo.title || words.entry.noTitle;
   const isDone = todo.status === 'completed';
   const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
-  const details = detailsOf(item, group, homeZone);
+  const planned = useSnapshot(({ state }) => plannedMinutes(state, item, homeZone));
+  const details = detailsOf(item, group, homeZone, planned);
   const parts = todo.parts ?? [];
   // Who goes on by keys goes on with the to-do that takes its place.
   const follower = useRef<Element>(null);
@@ -77,6 +80,15 @@ export const TodoRow = memo(function TodoRow({ item, group, today, onOpen }: Tod
             </AppText>
           ) : null}
         </Pressable>
+        {isOver(todo) ? null : (
+          <Button
+            icon="clock-plus-outline"
+            iconOnly
+            kind="quiet"
+            label={said.giveTimeTo(title)}
+            onPress={() => onTime(item)}
+          />
+        )}
         {parts.length > 0 ? (
           <Button
             icon={isUnfolded ? 'unfold-less-horizontal' : 'unfold-more-horizontal'}

@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { DAY, startOfWeek } from '@/core/time/civil';
 import { foldText } from '@/core/schedule/entryFilter';
-import { isOver, todoItems, type TodoItem, todosOf } from '@/core/todos/currentTodo';
+import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';
-import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { useSettings, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -13,6 +13,8 @@ import { TextField } from '@/ui/primitives/TextField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space, WIDE } from '@/ui/theme/tokens';
 import { todoWords as said } from '@/ui/words/todos';
+import { GiveTimeSheet } from './place/GiveTimeSheet';
+import { PlaceTodosSheet } from './place/PlaceTodosSheet';
 import { TodoLineField } from './TodoLineField';
 import { TodoRow } from './TodoRow';
 import { TodoSheet } from './TodoSheet';
@@ -36,20 +38,18 @@ export function TodosScreen() {
   const { colours } = useTheme();
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
-  const { homeZone, weekStart } = useSettings();
-  const todos = useSnapshot(({ state }) => todosOf(state));
-  // Groups change with the minute, not with each moment.
-  const nowWall = Math.floor(useNowWall(homeZone) / 60_000) * 60_000;
-  const today = Math.floor(nowWall / DAY);
+  const { homeZone } = useSettings();
+  const { items, nowWall, today, weekEnd } = useTodoItems();
   const { look, show } = useTodosAddress();
   const [find, setFind] = useState(look.find);
   const [opened, setOpened] = useState<TodoItem>();
-  const items = useMemo(() => todoItems(todos, today, homeZone), [todos, today, homeZone]);
+  const [timed, setTimed] = useState<TodoItem>();
+  const [isPlacing, setPlacing] = useState(false);
   const groups = useMemo(() => {
     const looked = foldText(find).split(/\s+/).filter(Boolean);
     const shown = items.filter((item) => (look.withOver || !isOver(item.todo)) && holds(item, looked));
-    return groupedTodos(shown, look.order, nowWall, startOfWeek(today, weekStart) + 7, homeZone);
-  }, [items, find, look.withOver, look.order, nowWall, today, weekStart, homeZone]);
+    return groupedTodos(shown, look.order, nowWall, weekEnd, homeZone);
+  }, [items, find, look.withOver, look.order, nowWall, weekEnd, homeZone]);
   const nothing = items.length === 0 ? said.none : find.trim() ? said.noneFound : said.noneOpen;
   return (
     <View style={[styles.screen, { backgroundColor: colours.page }]}>
@@ -79,16 +79,27 @@ export function TodosScreen() {
             testID="todo-order"
           />
         </View>
-        <Check label={said.showOver} checked={look.withOver} onChange={(withOver) => show({ withOver })} />
+        <View style={styles.tools}>
+          <View style={styles.grow}>
+            <Check
+              label={said.showOver}
+              checked={look.withOver}
+              onChange={(withOver) => show({ withOver })}
+            />
+          </View>
+          <Button label={said.place.action} icon="clock-plus-outline" onPress={() => setPlacing(true)} />
+        </View>
         {groups.length === 0 ? (
           <AppText tone="quiet" role="status">
             {nothing}
           </AppText>
         ) : null}
         {groups.map(({ group, items: own }) => (
-          <Group key={group} group={group} items={own} today={today} onOpen={setOpened} />
+          <Group key={group} group={group} items={own} today={today} onOpen={setOpened} onTime={setTimed} />
         ))}
       </ScrollView>
+      {timed ? <GiveTimeSheet item={timed} onClose={() => setTimed(undefined)} /> : null}
+      {isPlacing ? <PlaceTodosSheet onClose={() => setPlacing(false)} /> : null}
       {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
     </View>
   );
@@ -100,12 +111,14 @@ function Group({
   items,
   today,
   onOpen,
+  onTime,
 }: {
   group: TodoGroup;
   items: readonly TodoItem[];
   /** A day number. */
   today: number;
   onOpen: (item: TodoItem) => void;
+  onTime: (item: TodoItem) => void;
 }) {
   const { colours } = useTheme();
   const [shown, setShown] = useState(SHOWN);
@@ -122,7 +135,7 @@ function Group({
       </View>
       <View role="list" style={[styles.rows, { borderColor: colours.line }]}>
         {items.slice(0, shown).map((item) => (
-          <TodoRow key={item.key} item={item} group={group} today={today} onOpen={onOpen} />
+          <TodoRow key={item.key} item={item} group={group} today={today} onOpen={onOpen} onTime={onTime} />
         ))}
       </View>
       {left > 0 ? (

@@ -1,1 +1,4 @@
+export { DueTodos } from './DueTodos';
+export { TiedTodo } from './TiedTodo';
+export { TodosColumn } from './TodosColumn';
 export { TodosScreen } from './TodosScreen';

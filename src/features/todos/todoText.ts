@@ -23,7 +23,13 @@ export function dueText(
 }
 
 /** All that a row says of a to-do beside its title and when it is due. */
-export function detailsOf({ todo }: TodoItem, group: TodoGroup, zone: string): string[] {
+export function detailsOf(
+  { todo }: TodoItem,
+  group: TodoGroup,
+  zone: string,
+  /** How many minutes of it have a time. */
+  planned: number,
+): string[] {
   const { completed, estimate, location, parts = [], percent, priority, status, categories } = todo;
   const beginning = beginningOf(todo);
   const isRepeated = todo.recurrence !== undefined || todo.seriesId !== undefined;
@@ -33,7 +39,7 @@ export function detailsOf({ todo }: TodoItem, group: TodoGroup, zone: string): s
       ? said.doneOn(dayText(Math.floor(instantToWall(zone, completed) / DAY)))
       : '',
     importanceOf(priority) === 'high' ? said.high : '',
-    estimate === undefined ? '' : lengthText(estimate * MINUTE),
+    plannedText(estimate, planned),
     beginning && group !== 'over' ? said.from(dayText(dueWall(beginning, zone).day)) : '',
     parts.length > 0 ? said.parts(parts.filter(({ isDone }) => isDone).length, parts.length) : '',
     parts.length === 0 && percent && group !== 'over' ? said.percent(percent) : '',
@@ -42,4 +48,14 @@ export function detailsOf({ todo }: TodoItem, group: TodoGroup, zone: string): s
     location,
     categories.join(', '),
   ].filter(Boolean);
+}
+
+/** How long a to-do takes, and how much of that has a time. */
+function plannedText(estimate: number | undefined, planned: number): string {
+  const length = (minutes: number): string => lengthText(minutes * MINUTE);
+  if (planned === 0) return estimate === undefined ? '' : length(estimate);
+  if (estimate === undefined) return said.planned(length(planned));
+  return planned < estimate
+    ? said.plannedOf(length(planned), length(estimate))
+    : said.allPlanned(length(estimate));
 }

@@ -8,6 +8,7 @@ export {
   useColleagues,
   withColleagues,
 } from './colleagues';
+export { type CarriedTodo, carryTarget, takeCarried } from './carriedTodo';
 export { DraftBar } from './DraftBar';
 export { keepDrafts } from './keptDrafts';
 export { useFolding } from './useFolding';

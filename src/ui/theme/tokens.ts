@@ -24,6 +24,7 @@ export const sizes = {
   titleRow: 48,
   chipRow: 48,
   strip: 44,
+  todos: 244,
   desk: 320,
   editor: 420,
   hourRail: 56,

@@ -208,6 +208,7 @@ export const batchWords = {
     organizer: 'Organizer',
     attendees: 'People',
     ownAnswer: 'My answer',
+    relatedTo: 'Related to',
     answersMail: 'Answer to',
     guestsMay: 'Guests may',
     conferences: 'Online',

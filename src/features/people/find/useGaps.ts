@@ -5,9 +5,8 @@ import type { Attender, GapRoom, GapsQuestion, MeetingWay } from '@/core/people/
 import { DAY, MINUTE } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { useCalendarKinds, useEngineAnswer, useNow, useSettings } from '@/store';
+import { useCalendarKinds, useEngineAnswer, useNow, useSettings, useDaysOff } from '@/store';
 import type { Hours } from '../WithinHours';
-import { useDaysOff } from './useDaysOff';
 
 /** What a time is looked for with, as a person chooses it. */
 export interface FindChoices extends Hours {

@@ -45,6 +45,7 @@ const LOOKED_AT = {
   draft: NOTHING,
   move: () => Promise.resolve(false),
   copy: () => Promise.resolve(false),
+  giveTime: () => undefined,
 };
 const HEIGHT = 520;
 

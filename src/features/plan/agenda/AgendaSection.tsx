@@ -5,9 +5,11 @@ import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
 import { agendaDayText, dayText, lengthText, otherSystemText, shortDayText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
+import { useDueByDay } from '@/store';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import { DueFlag } from '../grid/DueFlag';
 import { AgendaCard } from './AgendaCard';
 
 interface AgendaSectionProps {
@@ -101,6 +103,7 @@ function DayHeading({
   load: DayLoad | undefined;
 }) {
   const { colours } = useTheme();
+  const due = useDueByDay().get(part.day);
   return (
     <h2 className={classes.head}>
       <button
@@ -119,6 +122,12 @@ function DayHeading({
       {props.system ? (
         <span className={classes.system} style={{ color: colours.quietInk }}>
           {otherSystemText(props.system, part.day)}
+        </span>
+      ) : null}
+      {due ? (
+        <span className={classes.due}>
+          <span className={classes.unseen}>{words.plan.due(due.length)}</span>
+          <DueFlag due={due} />
         </span>
       ) : null}
       {load && load.working > 0 ? (
@@ -206,6 +215,8 @@ const classes = pageClasses('agendapart', {
     textAlign: 'left',
   },
   load: { ...text, whiteSpace: 'nowrap' },
+  due: { position: 'relative', marginLeft: 'auto' },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 },
   system: { ...text, flexGrow: 1 },
   line: {
     ...text,

@@ -42,6 +42,8 @@ export interface GridActions {
   /** Answers whether the change was made. */
   move: (key: string, move: Move) => Promise<boolean>;
   copy: (key: string, move: Move) => Promise<boolean>;
+  /** Gives a to-do so many minutes: from a wall time on, or in the first gap of the day that is there. */
+  giveTime: (key: string, minutes: number, startWall: number, anyTime: boolean) => void;
 }
 
 const NOWHERE: Point = { day: 0, minute: 0, overRibbons: false };

@@ -1,6 +1,7 @@
 import type { Calendar } from '@/core/model/calendar';
 import { type CardOrder, tabbableKeyOf } from './cardOrder';
 import { useCardKeys } from './useCardKeys';
+import { useCarriedTodo } from './useCarriedTodo';
 import { type GridActions, type GridGeometry, useGridDrag } from './useGridDrag';
 import type { GridView } from './useGridView';
 import { useLasso } from './useLasso';
@@ -21,16 +22,14 @@ export function useGridInput(
   { order, actions, draftCalendar, ...geometry }: GridHand,
 ): { tabbableKey: string | undefined; onCardKey: (event: KeyboardEvent) => void } {
   const { frame, scroller, byKey, calendarsById, answer, selectedKeys } = view;
-  useGridDrag(
-    { frame, scroller },
-    {
-      ...geometry,
-      occurrence: (key) => byKey.get(key),
-      calendar: (id) => calendarsById.get(id),
-      draftCalendar,
-    },
-    actions,
-  );
+  const whole: GridGeometry = {
+    ...geometry,
+    occurrence: (key) => byKey.get(key),
+    calendar: (id) => calendarsById.get(id),
+    draftCalendar,
+  };
+  useGridDrag({ frame, scroller }, whole, actions);
+  useCarriedTodo(frame, whole, actions.giveTime);
   useLasso(frame, scroller);
   const onCardKey = useCardKeys(frame, order, actions, answer);
   return { tabbableKey: tabbableKeyOf(order, selectedKeys), onCardKey };

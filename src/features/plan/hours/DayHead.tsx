@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
 import type { DayLoad } from '@/core/schedule/load';
+import type { TodoItem } from '@/core/todos/currentTodo';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
@@ -9,6 +10,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
+import { DueFlag } from '../grid/DueFlag';
 
 const MINUTE = 60_000;
 
@@ -19,6 +21,9 @@ const WORDS = 15;
 export const dayHeadHeight = (system: string | undefined, isLow: boolean): number =>
   sizes.dayHead + (isLow ? 0 : WORDS) + (system ? WORDS : 0);
 
+/** From here on a flag stands beside the date. */
+const WITH_FLAG = 76;
+
 /** Narrower, and weekday and date stand under each other. */
 const STACKED = 40;
 
@@ -28,6 +33,8 @@ interface DayHeadProps {
   index: number;
   isToday: boolean;
   load: DayLoad | undefined;
+  /** The to-dos that are due on it. */
+  due: readonly TodoItem[] | undefined;
   /** When and where one works; undefined where that is nobody's business. */
   working: WorkingDay | undefined;
   width: number;
@@ -46,6 +53,7 @@ export const DayHead = memo(function DayHead({
   index,
   isToday,
   load,
+  due,
   working,
   width,
   system,
@@ -78,7 +86,14 @@ export const DayHead = memo(function DayHead({
       role="heading"
       aria-level={2}
       testID="day-head"
-      aria-label={[dayText(day), system && otherSystemText(system, day), said].filter(Boolean).join(', ')}
+      aria-label={[
+        dayText(day),
+        system && otherSystemText(system, day),
+        said,
+        due && words.plan.due(due.length),
+      ]
+        .filter(Boolean)
+        .join(', ')}
       style={[styles.head, { width, borderColor: colours.line, height: dayHeadHeight(system, isLow) }]}
     >
       <DayHeadWords
@@ -91,6 +106,7 @@ export const DayHead = memo(function DayHead({
         width={width}
         isLow={isLow}
         inShort={inShort}
+        due={due}
         system={system}
       />
       <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
@@ -110,6 +126,7 @@ interface DayHeadWordsProps {
   width: number;
   isLow: boolean;
   inShort: string;
+  due: readonly TodoItem[] | undefined;
   system: string | undefined;
 }
 
@@ -124,6 +141,7 @@ function DayHeadWords({
   width,
   isLow,
   inShort,
+  due,
   system,
 }: DayHeadWordsProps) {
   const { colours } = useTheme();
@@ -159,6 +177,7 @@ function DayHeadWords({
             </AppText>
           )}
         </View>
+        {due && width >= WITH_FLAG ? <DueFlag due={due} /> : null}
       </View>
       {isLow || isStacked ? null : (
         <AppText size="small" tone="quiet" figures numberOfLines={1} style={styles.words}>

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { workingDay } from '@/core/time/workingPattern';
-import { useSettings } from '@/store';
+import { useDueByDay, useSettings } from '@/store';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import type { GridView } from '../grid/useGridView';
 import { CalendarHead } from './CalendarHead';
@@ -23,6 +23,7 @@ export function HoursHeads({
   onOpenDay: (day: number) => void;
 }) {
   const { workingPattern, homeZone, secondCalendarSystem } = useSettings();
+  const due = useDueByDay();
   const isLow = useWindowHeight() !== 'full';
   const { answer, calendarsById, today } = view;
   return (
@@ -40,6 +41,7 @@ export function HoursHeads({
                 isToday={day === today}
                 // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
                 load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
+                due={isOthers ? undefined : due.get(day)}
                 working={isOthers ? undefined : workingDay(workingPattern, day)}
                 width={columnWidth}
                 system={secondCalendarSystem}

@@ -8,7 +8,8 @@ import type { DayLoad } from '@/core/schedule/load';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { isDayOff } from '@/core/time/workingPattern';
-import { useSettings } from '@/store';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { useDueByDay, useSettings } from '@/store';
 import { dayText, lengthText, otherSystemText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
@@ -56,11 +57,12 @@ const NARROW_BAR = 7;
 export const WeekRow = memo(function WeekRow(props: WeekRowProps) {
   const { layout, height, columnWidth, numberWidth, calendars } = props;
   const { colours } = useTheme();
+  const due = useDueByDay();
   return (
     <div role="row" className={classes.row} style={{ height, borderColor: colours.line }}>
       {numberWidth > 0 ? <WeekHead layout={layout} loads={props.loads} width={numberWidth} /> : null}
       {layout.days.map((day) => (
-        <DayCell key={day.day} {...props} day={day} />
+        <DayCell key={day.day} {...props} day={day} due={due.get(day.day)} />
       ))}
       {layout.gathered.length === 0 ? null : (
         <div role="gridcell" aria-label={words.weeks.gathered} className={classes.over}>
@@ -148,7 +150,11 @@ const bookedText = (load: DayLoad | undefined): string =>
     : words.plan.dayOff;
 
 /** A day of a week: its date, its bar, and as many of its entries as have room. */
-function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
+function DayCell({
+  day: cell,
+  due,
+  ...props
+}: WeekRowProps & { day: WeekDay; due: readonly TodoItem[] | undefined }) {
   const { columnWidth, layout, loads, calendars, detail, selectedDay, range, pattern } = props;
   const theme = useTheme();
   const { colours } = theme;
@@ -169,7 +175,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
       aria-label={words.weeks.day(
         [dayText(day), otherDate].filter(Boolean).join(', '),
         cell.count,
-        bookedText(load),
+        [bookedText(load), due && words.plan.due(due.length)].filter(Boolean).join(', '),
       )}
       className={classes.cell}
       style={{
@@ -188,6 +194,7 @@ function DayCell({ day: cell, ...props }: WeekRowProps & { day: WeekDay }) {
         isFirst: day === range.first,
         otherDate,
         booked: load?.booked ?? 0,
+        due,
         hidden: isBars ? 0 : cell.hidden,
         onOpenDay: props.onOpenDay,
       })}

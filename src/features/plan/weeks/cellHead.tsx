@@ -3,6 +3,8 @@ import { MINUTE } from '@/core/time/civil';
 import { pageClasses } from '@/ui/pageClasses';
 import { corner, fontFamilies, fontSizes, hairline, type NeutralColours } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { DueFlag } from '../grid/DueFlag';
 import { HEAD } from './weekSizes';
 
 /** The least widths of a day with its booked hours, with the date of a second calendar, and with both. */
@@ -11,6 +13,9 @@ const WITH_OTHER_DATE = 96;
 const WITH_BOTH = 190;
 /** What the number of those that are not named takes of the head. */
 const MORE = 36;
+/** What the flag of to-dos takes, and the least width of a day that has it. */
+const FLAG = 28;
+const WITH_FLAG = 60;
 
 /**
  * The head of a day in weeks: its date, how much of it is booked, and how many entries are not named. Not a component, nor
@@ -25,6 +30,7 @@ export function cellHead({
   isFirst,
   otherDate,
   booked,
+  due,
   hidden,
   onOpenDay,
 }: {
@@ -39,10 +45,13 @@ export function cellHead({
   otherDate: string | undefined;
   /** Booked minutes. */
   booked: number;
+  /** The to-dos that are due on the day. */
+  due: readonly TodoItem[] | undefined;
   hidden: number;
   onOpenDay: (day: number) => void;
 }) {
-  const hasHours = width > (otherDate ? WITH_BOTH : WITH_HOURS) + (hidden > 0 ? MORE : 0) && booked > 0;
+  const besides = (hidden > 0 ? MORE : 0) + (due ? FLAG : 0);
+  const hasHours = width > (otherDate ? WITH_BOTH : WITH_HOURS) + besides && booked > 0;
   return (
     <div className={classes.head}>
       {dateButton({ colours, day, onOpenDay, isToday, isOutside, width, isFirst })}
@@ -56,6 +65,7 @@ export function cellHead({
           {lengthText(booked * MINUTE)}
         </span>
       ) : null}
+      {due && width > WITH_FLAG ? <DueFlag due={due} /> : null}
       {hidden > 0 ? moreButton({ colours, hidden, day, onOpenDay }) : null}
     </div>
   );

@@ -36,6 +36,8 @@ export const changesWords = {
     'todo-made': (_count: number, name: string) => `To-do “${name}” made`,
     'todo-done': (_count: number, name: string) => `“${name}” done`,
     'todo-open': (_count: number, name: string) => `“${name}” is open again`,
+    'todos-timed': (count: number, name: string) =>
+      count === 1 ? `“${name}” has a time` : `${plural(count, 'to-do')} have a time`,
     'todo-part': (_count: number, name: string) => `A part of “${name}” changed`,
     'entry-made': (_count: number, name: string) => `“${name}” made`,
     'entries-made': (count: number) => `${plural(count, 'entry', 'entries')} made`,

@@ -29,6 +29,7 @@ export const entriesWords = {
     allDayLabel: 'all day',
     untilDay: (day: string) => `until ${day}`,
     availability: { busy: 'busy', tentative: 'tentative', free: 'free', away: 'away' },
+    done: 'done',
     classification: { public: 'open', private: 'private', confidential: 'confidential' },
     status: { confirmed: 'confirmed', tentative: 'tentative', cancelled: 'cancelled' },
     ownAnswers: {
@@ -111,6 +112,9 @@ export const entriesWords = {
     showActions: 'Actions',
     open: 'Open the desk',
     restOfToday: 'Rest of today',
+    smallWindow: 'Small window',
+    smallWindowBlocked:
+      'The browser did not let a window open. Allow windows for this page, or open /small yourself.',
     nothingMore: 'Nothing more today.',
     free: (length: string) => `${length} free`,
     nowUntil: (time: string) => `now, until ${time}`,

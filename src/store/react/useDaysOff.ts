@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { State } from '@/core/model/state';
 import { daysOf } from '@/core/schedule/occurrence';
-import { useDays, useSnapshot } from '@/store';
+import { useSnapshot } from './StoreContext';
+import { useDays } from './useDays';
 
 const NO_DAYS: readonly number[] = [];
 

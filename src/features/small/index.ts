@@ -1,0 +1,1 @@
+export { SmallScreen } from './SmallScreen';

@@ -1,0 +1,66 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { groupedTodos } from '@/core/todos/todoGroups';
+import { useSettings, useTodoItems } from '@/store';
+import { AppText } from '@/ui/primitives/AppText';
+import { Button } from '@/ui/primitives/Button';
+import { space } from '@/ui/theme/tokens';
+import { todoWords as said } from '@/ui/words/todos';
+import { GiveTimeSheet } from './place/GiveTimeSheet';
+import { TodoCard } from './TodoCard';
+import { TodoSheet } from './TodoSheet';
+
+/** So many stand in the run-down of a day. */
+const SHOWN = 6;
+
+/** What is to be done today, and what was to be done before: a part of the run-down. Nothing where nothing is due. */
+export function DueTodos() {
+  const router = useRouter();
+  const { homeZone } = useSettings();
+  const { items, nowWall, today, weekEnd } = useTodoItems();
+  const [opened, setOpened] = useState<TodoItem>();
+  const [timed, setTimed] = useState<TodoItem>();
+  const due = useMemo(
+    () =>
+      groupedTodos(items, 'due', nowWall, weekEnd, homeZone)
+        .filter(({ group }) => group === 'overdue' || group === 'today')
+        .flatMap(({ group, items: own }) => own.map((item) => ({ group, item }))),
+    [items, nowWall, weekEnd, homeZone],
+  );
+  return (
+    <>
+      {due.length > 0 ? (
+        <View role="group" aria-label={said.desk} testID="due-todos" style={styles.part}>
+          <AppText weight="700" role="heading" aria-level={3}>
+            {said.desk}
+          </AppText>
+          <View role="list" style={styles.list}>
+            {due.slice(0, SHOWN).map(({ group, item }) => (
+              <TodoCard
+                key={item.key}
+                item={item}
+                group={group}
+                today={today}
+                onOpen={setOpened}
+                onTime={setTimed}
+              />
+            ))}
+          </View>
+          {due.length > SHOWN ? (
+            <Button
+              kind="quiet"
+              label={said.moreDue(due.length - SHOWN)}
+              onPress={() => router.push('/todos')}
+            />
+          ) : null}
+        </View>
+      ) : null}
+      {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
+      {timed ? <GiveTimeSheet item={timed} onClose={() => setTimed(undefined)} /> : null}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({ part: { gap: space(1), paddingTop: space(2) }, list: { gap: space(1) } });

@@ -1,0 +1,56 @@
+import { useMemo } from 'react';
+import { ownBusy } from '@/core/people/busy/ownBusy';
+import { freeTimes } from '@/core/people/freeTimes/freeTimes';
+import { type Placing, placeTodos, type Work } from '@/core/todos/placeTodos';
+import { worksOf } from '@/core/todos/worksOf';
+import { useDays, useDaysOff, useNow, useSettings, useSnapshot, useTodoItems } from '@/store';
+
+/** Gaps that are shorter take no to-do, and no part of one, in minutes. */
+export const SHORTEST = 15;
+/** No part of a to-do is shorter, in minutes. */
+const SHORTEST_PART = 30;
+/** Times are proposed anew at most each minute. */
+const MINUTE = 60_000;
+
+/** What wants time, and the times that are proposed for what is chosen of it. */
+export interface Proposal {
+  /** All that wants time, by when it is due and how important it is. */
+  readonly works: readonly Work[];
+  readonly placing: Placing | undefined;
+  readonly failed: boolean;
+}
+
+/** A proposal of times for some to-dos, by their keys, in the gaps of so many days from today on. */
+export function usePlacing(keys: ReadonlySet<string>, days: number, withLate: boolean): Proposal {
+  const { homeZone, workingPattern, defaultLengthMinutes } = useSettings();
+  const { items, today } = useTodoItems();
+  const state = useSnapshot((snapshot) => snapshot.state);
+  const now = Math.floor(useNow() / MINUTE) * MINUTE;
+  const end = today + days;
+  const { answer, isStale, failed } = useDays(today, end);
+  const daysOff = useDaysOff(today, end);
+  const works = useMemo(
+    () =>
+      worksOf(state, items, defaultLengthMinutes, homeZone).sort((a, b) =>
+        a.due === b.due ? a.rank - b.rank : a.due - b.due,
+      ),
+    [state, items, defaultLengthMinutes, homeZone],
+  );
+  const placing = useMemo(() => {
+    if (!answer || isStale) return undefined;
+    const free = freeTimes({
+      first: today,
+      end,
+      zone: homeZone,
+      workingPattern,
+      minutes: SHORTEST,
+      busy: ownBusy([...answer.occurrences, ...answer.travelling]),
+      overTentative: false,
+      daysOff,
+      now,
+    });
+    const chosen = works.filter(({ key }) => keys.has(key));
+    return placeTodos(chosen, { free, shortest: SHORTEST_PART, withLate });
+  }, [answer, isStale, today, end, homeZone, workingPattern, daysOff, now, works, keys, withLate]);
+  return { works, placing, failed };
+}
