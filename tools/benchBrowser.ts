@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
-import { chromium, type Page } from '@playwright/test';
+import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { launchOptions } from '../playwright.config';
 import { measureTidyPlace } from './benchBrowserTidy';
 
@@ -198,6 +198,19 @@ async function timeKept(page: Page, other: Page, ear: Page, presses: number, pau
   };
 }
 
+/** How long the small window takes until it shows the day as it was, and until it follows it, in milliseconds. */
+async function timeSmall(context: BrowserContext, port: number): Promise<[number, number]> {
+  const page = await context.newPage();
+  const start = performance.now();
+  await page.goto(`http://127.0.0.1:${port}/small`);
+  await page.getByTestId('glance').or(page.getByTestId('small-day')).waitFor();
+  const seen = performance.now() - start;
+  await page.getByTestId('small-day').waitFor();
+  const followed = performance.now() - start;
+  await page.close();
+  return [seen, followed];
+}
+
 async function measureSet(name: string, parameters: string[], port: number): Promise<void> {
   const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', String(port), ...parameters], {
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -226,6 +239,12 @@ async function measureSet(name: string, parameters: string[], port: number): Pro
     for (let visit = 0; visit < 3; visit++) starts.push(await open());
     console.log(`  start to usable, warm                         median ${percentile(starts, 0.5)} ms`);
     await page.locator('html[data-loaded=all]').waitFor({ state: 'attached' });
+    const small = [];
+    for (let visit = 0; visit < 3; visit++) small.push(await timeSmall(context, port));
+    for (const [index, what] of ['the day is seen', 'it follows'].entries()) {
+      const times = small.map((each) => each[index]!);
+      console.log(`  ${`small window, warm, until ${what}`.padEnd(46)}median ${percentile(times, 0.5)} ms`);
+    }
     console.log(
       `  step to the next week, press to painted       ${both(await timePresses(page, 'Step forward', STEPS))}`,
     );

@@ -4,7 +4,7 @@ import { gapsBetween } from '@/core/schedule/load';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { workingDay } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
-import { useCommands } from '@/features/workspace';
+import { useCommands, useKeepGlance } from '@/features/workspace';
 import { ZoneClock } from '@/features/zones';
 import { useCalendars, useDays, useNow, useSettings, useSnapshot } from '@/store';
 import { dayText, lengthText, timeText } from '@/ui/dates';
@@ -34,6 +34,7 @@ export function RunDown({ onOpen }: { onOpen: (key: string) => void }) {
   const { answer } = useDays(today, today + 1);
   const spans = workingDay(workingPattern, today).spans;
   const endOfWork = wallToInstant(homeZone, today * DAY + (spans.at(-1)?.to ?? 0) * MINUTE);
+  useKeepGlance(answer?.occurrences, today);
   const occurrences = answer?.occurrences ?? [];
   const coming = occurrences.filter((occurrence) => occurrence.end > now && !occurrence.allDay);
   const wholeDay = occurrences.filter((occurrence) => occurrence.allDay);

@@ -18,6 +18,8 @@ import {
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { beginWeeksOn, writeDaysFrom, writeTimesBy } from '@/ui/dates';
+import { DayGlance } from '@/ui/glance/DayGlance';
+import { SMALL_PATH } from '@/ui/openSmallWindow';
 import { chooseScheme } from '@/ui/theme/scheme';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
@@ -115,6 +117,7 @@ function OpeningScreen({
   plainly: ReactNode;
 }) {
   const { colours } = useTheme();
+  if (opening.kind === 'opening' && !isSlow && location.pathname === SMALL_PATH) return <DayGlance />;
   return (
     <View style={[styles.middle, { backgroundColor: colours.page }]}>
       {opening.kind === 'opening' ? (

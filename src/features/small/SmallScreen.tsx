@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { targetCalendar } from '@/core/change/calendarChanges';
 import { comingUp } from '@/core/schedule/comingUp';
@@ -10,9 +10,10 @@ import { tiesOf } from '@/core/todos/todoTies';
 import { withDone } from '@/core/todos/withDone';
 import { EntryLine } from '@/features/line';
 import { DueTodos } from '@/features/todos';
-import { useWorkspace } from '@/features/workspace';
+import { useKeepGlance, useWorkspace } from '@/features/workspace';
 import { useCalendars, useDays, useNow, useSettings, useSnapshot } from '@/store';
 import { dayText, timeText } from '@/ui/dates';
+import { DayGlance } from '@/ui/glance/DayGlance';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
@@ -37,11 +38,13 @@ export function SmallScreen() {
   const ties = useSnapshot(({ state }) => tiesOf(state));
   const now = useNow();
   const today = Math.floor(instantToWall(homeZone, now) / DAY);
+  const dayHead = useRef<View>(null);
   const [chosen, setChosen] = useState<number>();
   const day = chosen ?? today;
   const ahead = useDays(today, today + AHEAD);
   const other = useDays(day, day + 1);
   const coming = ahead.answer ? comingUp(ahead.answer.occurrences, now) : undefined;
+  useKeepGlance(ahead.answer?.occurrences, today);
   const listed = useMemo(() => {
     const inReach = day >= today && day < today + AHEAD;
     const answer = inReach ? ahead.answer : other.isStale ? undefined : other.answer;
@@ -53,6 +56,11 @@ export function SmallScreen() {
   useEffect(() => {
     if (isFull) router.push('/');
   }, [isFull, router]);
+  const jump = (next: number) => {
+    setChosen(next === today ? undefined : next);
+    (dayHead.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
+  };
+  if (!ahead.answer && !ahead.failed) return <DayGlance />;
   return (
     <View style={[styles.screen, { backgroundColor: colours.page }]}>
       <ScrollView role="main" contentContainerStyle={styles.content}>
@@ -90,7 +98,7 @@ export function SmallScreen() {
           />
         ) : null}
         {coming && !coming.next ? <AppText tone="quiet">{said.nothingNext}</AppText> : null}
-        <View style={styles.dayHead}>
+        <View ref={dayHead} style={styles.dayHead}>
           <TitleText level={2} size="body" style={styles.grow}>
             {day === today ? said.today : dayText(day)}
           </TitleText>
@@ -100,7 +108,7 @@ export function SmallScreen() {
         </View>
         {listed ? <SmallDay occurrences={listed} name={day === today ? said.today : dayText(day)} /> : null}
         <DueTodos />
-        <SmallMonth day={day} today={today} onDay={(next) => setChosen(next === today ? undefined : next)} />
+        <SmallMonth day={day} today={today} onDay={jump} />
       </ScrollView>
       <EntryLine selectedDay={day} zone={homeZone} calendars={calendars} target={target} onDraft={nothing} />
     </View>

@@ -11,6 +11,7 @@ export {
 export { type CarriedTodo, carryTarget, takeCarried } from './carriedTodo';
 export { DraftBar } from './DraftBar';
 export { keepDrafts } from './keptDrafts';
+export { useKeepGlance } from './useKeepGlance';
 export { useFolding } from './useFolding';
 export { useReveal } from './useReveal';
 export { type PlanAddress, usePlanAddress } from './usePlanAddress';
