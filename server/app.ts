@@ -46,6 +46,8 @@ export interface AppOptions {
 }
 
 const PER_MINUTE = {
+  // A page that comes to rest has asked for some fifty files: many people may sit behind one address.
+  files: 60_000,
   all: 3000,
   feeds: 240,
   publishing: 240,
@@ -57,8 +59,12 @@ const PER_MINUTE = {
 };
 const SLOW_MS = 4000;
 
-const limited = (limit: number) =>
+/** Files of the application, which cost nothing but their sending. */
+const isFile = ({ path: asked }: { path: string }): boolean => /^\/(_expo\/static|assets)\//.test(asked);
+
+const limited = (limit: number, skip: (request: { path: string }) => boolean = () => false) =>
   rateLimit({
+    skip,
     windowMs: 60_000,
     limit,
     standardHeaders: 'draft-8',
@@ -115,7 +121,8 @@ export function createApp(options: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(hostNames(options.host ?? '127.0.0.1'));
-  app.use(limited(perMinute.all));
+  app.use(limited(perMinute.files, (request) => !isFile(request)));
+  app.use(limited(perMinute.all, isFile));
   app.post('/p/:token', limited(perMinute.forms));
   app.use('/p', limited(perMinute.pages), publishedPages(publishing));
   app.post('/o/:token', limited(perMinute.forms));

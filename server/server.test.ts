@@ -86,6 +86,19 @@ test('who asks too often is told to wait, of each kind apart', async () => {
   await request(strict).get('/api/health').expect(200);
 });
 
+test('the files of the application use up nothing of what may be asked', async () => {
+  const strict = createApp({
+    dist: path.resolve('public'),
+    data: folder,
+    start: () => null,
+    perMinute: { all: 1 },
+  });
+  for (let page = 0; page < 3; page++) await request(strict).get('/_expo/static/none.js').expect(404);
+  await request(strict).get('/api/health').expect(200);
+  await request(strict).get('/api/health').expect(429);
+  await request(strict).get('/assets/none.png').expect(404);
+});
+
 test('folders are not listed, and no way leads out of them', async () => {
   for (const place of [
     '/_expo/static/',
