@@ -3,10 +3,12 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
+import { FORECAST } from '@/core/forecast/forecast';
 import { directory } from './directory/directory';
 import { feedHost, OFFERED } from './feedHost/feedHost';
 import { feedRoute } from './feeds/feedRoute';
 import { type FetchOptions, LIMITS } from './feeds/fetchFeed';
+import { forecast } from './forecast/forecast';
 import { hostNames } from './hostNames';
 import { MailRelay, mailRoutes } from './mail/mailRoutes';
 import { meetingPages } from './meeting/meetingPage';
@@ -56,6 +58,7 @@ const PER_MINUTE = {
   messages: 60,
   mail: 240,
   directory: 600,
+  forecast: 240,
 };
 const SLOW_MS = 4000;
 
@@ -146,6 +149,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/published', limited(perMinute.publishing), publishingRoutes(publishing));
   app.use('/api/offers', limited(perMinute.publishing), offerRoutes(offers));
   app.use('/api/directory', limited(perMinute.directory), directory(now));
+  app.use(FORECAST, limited(perMinute.forecast), forecast());
   app.use('/api/mail', limited(perMinute.mail), mailRoutes(mail, now));
   app.use('/api/messages', limited(perMinute.messages), messageRoutes(messages, now));
   app.use('/api', (_request, response) => {

@@ -49,6 +49,7 @@ const names = [
   'magnify',
   'map-marker-outline',
   'flag',
+  'weather-pouring',
   'picture-in-picture-bottom-right',
   'flag-outline',
   'clock-plus-outline',

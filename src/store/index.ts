@@ -24,6 +24,8 @@ export { useCategoryColours, useFolded, usePeople, usePeriodSets, usePresets } f
 export { useLoads, usePreparedLoads, useRangeLoads } from './react/useLoads';
 export { useNow, useNowWall } from './react/useNow';
 export { type TodosNow, useDueByDay, useTodoItems } from './react/useTodoItems';
+export { useForecasts } from './react/useForecasts';
+export { type DayWeather, useWeather } from './react/useWeather';
 export { useSearch } from './react/useSearch';
 export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DEGREES, LONGEST_PLACE } from '../forecast/forecast';
 
 /** Where a working day is spent. */
 export const WORKPLACES = ['office', 'home', 'travel'] as const;
@@ -64,6 +65,15 @@ export const RunDownTimes = z.object({
 });
 export type RunDownTimes = z.infer<typeof RunDownTimes>;
 
+/** The weather in the day heads: of which places, in which degrees, and which category is outdoors. */
+export const WeatherSettings = z.object({
+  degrees: z.enum(DEGREES),
+  home: z.string().max(LONGEST_PLACE),
+  office: z.string().max(LONGEST_PLACE),
+  outdoors: z.string().optional(),
+});
+export type WeatherSettings = z.infer<typeof WeatherSettings>;
+
 export const Settings = z.object({
   id: z.literal('settings'),
   homeZone: z.string().min(1),
@@ -95,6 +105,8 @@ export const Settings = z.object({
   onlineWithGuests: z.literal(true).optional(),
   /** Whether invitations that were declined leave no trace; struck through otherwise. */
   dropsDeclined: z.literal(true).optional(),
+  /** Not there where no weather is shown. */
+  weather: WeatherSettings.optional(),
   /** The wall time that the demo's clock starts from, while the demo data is used. */
   demoNow: z.string().optional(),
 });

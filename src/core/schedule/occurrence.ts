@@ -48,6 +48,8 @@ export interface Occurrence {
   readonly tie?: string | undefined;
   /** Of time for a to-do: whether that is done. */
   readonly isDone?: true | undefined;
+  /** Whether it is outdoors in rough weather. */
+  readonly isRough?: true | undefined;
   /** Of a colleague's time: whose it is, and whether it stands over one's own as an outline. */
   readonly personId?: string | undefined;
   readonly isOutlined?: boolean | undefined;

@@ -13,6 +13,7 @@ import { space } from '@/ui/theme/tokens';
 import { fetchQuietly, later } from '@/ui/later';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
+import { OutdoorsLine } from './OutdoorsLine';
 import { AgainSheet } from './AgainSheet';
 
 const entryAttachments = later(() => import('@/features/later').then((module) => module.EntryAttachments));
@@ -40,6 +41,7 @@ export function EntryMore({
   return (
     <View style={styles.more}>
       <Suspense fallback={null}>
+        <OutdoorsLine event={event} />
         <tiedTodo.Later event={event} />
         <entryInvitation.Later occurrenceKey={occurrenceKey} event={event} />
         <entryAttachments.Later target={target} event={event} />

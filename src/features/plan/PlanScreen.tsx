@@ -8,6 +8,7 @@ import { yearOf } from '@/core/layout/views';
 import { NO_FILTER } from '@/core/model/look';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { DAY } from '@/core/time/civil';
+import { withRough } from '@/core/forecast/withRough';
 import { tiesOf } from '@/core/todos/todoTies';
 import { withDone } from '@/core/todos/withDone';
 import {
@@ -32,6 +33,7 @@ import {
   usePreparedLoads,
   useSettings,
   useSnapshot,
+  useWeather,
 } from '@/store';
 import { later } from '@/ui/later';
 import { PartBoundary } from '@/ui/PartBoundary';
@@ -161,15 +163,21 @@ function Plan() {
   const colleagues = useColleagues();
   const showsThem = VIEW_DESCRIPTORS[address.view].hasHours || address.view === 'lanes';
   const ties = useSnapshot(({ state }) => tiesOf(state));
+  const { weather: weatherSettings } = useSettings();
+  const outdoors = weatherSettings?.outdoors;
+  const weather = useWeather(days, answer?.occurrences);
   const inView = useMemo(() => {
-    const own = answer && { ...answer, occurrences: withDone(answer.occurrences, ties.over) };
+    const own = answer && {
+      ...answer,
+      occurrences: withRough(withDone(answer.occurrences, ties.over), weather, outdoors),
+    };
     return showsThem
       ? {
           answer: withColleagues(own, colleagues, hidden),
           calendars: [...calendars, ...colleagues.calendars],
         }
       : { answer: own, calendars };
-  }, [showsThem, answer, ties, colleagues, calendars, hidden]);
+  }, [showsThem, answer, ties, weather, outdoors, colleagues, calendars, hidden]);
   const draftFields = editing?.fields ?? lineDraft;
   const draft = useMemo(
     () => (draftFields ? draftGhost(draftFields, editing?.target, calendars, zone) : null),

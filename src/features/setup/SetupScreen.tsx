@@ -19,6 +19,7 @@ import { GeneralSection } from './GeneralSection';
 import { ReminderSection } from './ReminderSection';
 import type { SectionId } from './sectionId';
 import { SectionIndex } from './SectionIndex';
+import { WeatherSection } from './WeatherSection';
 import { WorkingPatternSection } from './working/WorkingPatternSection';
 
 const CONTENTS: Record<SectionId, ComponentType> = {
@@ -31,6 +32,7 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   working: WorkingPatternSection,
   reminders: ReminderSection,
   invitations: InvitationSettings,
+  weather: WeatherSection,
   general: GeneralSection,
   demo: DemoSection,
   aside: AsideSection,

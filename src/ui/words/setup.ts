@@ -30,9 +30,21 @@ export const setupWords = {
     working: 'Working pattern',
     reminders: 'Reminders',
     invitations: 'Invitations',
+    weather: 'Weather',
     general: 'General',
     demo: 'Demo data',
     aside: 'Set aside',
+  },
+  weather: {
+    about:
+      'A made-up forecast: it stands in for a weather service, and is right about nothing. While it is on, the names of the places below, and of trips, go to this application’s server.',
+    show: 'Say the weather of the next days in the day heads',
+    degrees: 'Degrees',
+    scales: { celsius: 'Celsius', fahrenheit: 'Fahrenheit' },
+    office: 'Place of the office',
+    home: 'Place of the home',
+    outdoors: 'Warn of rough weather on entries of the category',
+    noOutdoors: 'None',
   },
   working: {
     hint: 'The hours that Plan keeps open, and that a day’s load is measured by.',

@@ -47,6 +47,7 @@ export const AgendaCard = memo(function AgendaCard({ occurrence, day, calendar, 
     classification === 'public' ? '' : words.entry.classification[classification],
   ].filter(Boolean);
   const icons = [
+    occurrence.isRough ? 'weather-pouring' : '',
     occurrence.recurring ? 'autorenew' : '',
     isReminded(occurrence, calendar?.usualReminders) ? 'bell-outline' : '',
   ].filter(Boolean);

@@ -28,6 +28,7 @@ export function occurrenceLabel(occurrence: Occurrence, calendar: Calendar | und
     words.entry.availability[occurrence.availability],
     occurrence.classification === 'public' ? '' : words.entry.classification[occurrence.classification],
     occurrence.status === 'cancelled' ? words.entry.status.cancelled : '',
+    occurrence.isRough ? words.weather.rough : '',
     occurrence.isDone ? words.entry.done : '',
     occurrence.ownAnswer ? words.entry.ownAnswers[occurrence.ownAnswer] : '',
     occurrence.recurring ? (occurrence.changed ? words.entry.changed : words.entry.series) : '',

@@ -1,8 +1,11 @@
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
+import { type Degrees, inDegrees } from '@/core/forecast/forecast';
 import type { DayLoad } from '@/core/schedule/load';
 import type { TodoItem } from '@/core/todos/currentTodo';
+import type { DayWeather } from '@/store';
+import { weatherText } from '@/ui/weatherText';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
@@ -21,6 +24,9 @@ const WORDS = 15;
 export const dayHeadHeight = (system: string | undefined, isLow: boolean): number =>
   sizes.dayHead + (isLow ? 0 : WORDS) + (system ? WORDS : 0);
 
+/** What the date takes of the first line, and a flag. */
+const BESIDE = 72;
+const FLAG = 28;
 /** From here on a flag stands beside the date. */
 const WITH_FLAG = 76;
 
@@ -35,6 +41,9 @@ interface DayHeadProps {
   load: DayLoad | undefined;
   /** The to-dos that are due on it. */
   due: readonly TodoItem[] | undefined;
+  /** The weather of the place of that day, and the scale of its degrees. */
+  weather: DayWeather | undefined;
+  degrees: Degrees;
   /** When and where one works; undefined where that is nobody's business. */
   working: WorkingDay | undefined;
   width: number;
@@ -53,6 +62,8 @@ export const DayHead = memo(function DayHead({
   index,
   isToday,
   load,
+  weather,
+  degrees,
   due,
   working,
   width,
@@ -73,12 +84,17 @@ export const DayHead = memo(function DayHead({
         .join(', ');
   const hours = load && load.booked > 0 ? lengthText(load.booked * MINUTE) : '';
   const place = working ? words.plan.placeInShort[working.place] : '';
-  // What has no room beside the hours is left out whole; it is read out all the same.
-  const inShort = isDayOff
-    ? words.plan.dayOff
-    : ([[hours, place].filter(Boolean).join(' · '), hours].find(
-        (text) => measureSmallText(text.replaceAll(/\d/g, '0'), '400') <= width - 2 * space(2),
-      ) ?? '');
+  const sky = weather && weatherText(weather, degrees);
+  const isBeside = !!sky && measureSmallText(sky, '400') <= width - BESIDE - (due ? FLAG : 0);
+  const under = isBeside ? '' : (sky ?? '');
+  // What has no room is left out whole; it is read out all the same. The weather was asked for: the place goes first.
+  const lines = isDayOff
+    ? [[words.plan.dayOff, under], [words.plan.dayOff]]
+    : [[hours, place, under], [hours, under], [under], [hours, place], [hours]];
+  const room = width - 2 * space(2);
+  const inShort = lines
+    .map((parts) => parts.filter(Boolean).join(' · '))
+    .find((text) => text && measureSmallText(text.replaceAll(/\d/g, '0'), '400') <= room);
   const isStacked = width < STACKED;
   const ink = isToday ? colours.onPrimary : colours.ink;
   return (
@@ -91,6 +107,8 @@ export const DayHead = memo(function DayHead({
         system && otherSystemText(system, day),
         said,
         due && words.plan.due(due.length),
+        weather &&
+          words.weather.said(weatherText(weather, degrees), inDegrees(weather.low, degrees), weather.place),
       ]
         .filter(Boolean)
         .join(', ')}
@@ -105,8 +123,9 @@ export const DayHead = memo(function DayHead({
         ink={ink}
         width={width}
         isLow={isLow}
-        inShort={inShort}
+        inShort={inShort ?? (isDayOff ? words.plan.dayOff : '')}
         due={due}
+        weather={isBeside ? sky : undefined}
         system={system}
       />
       <View style={[styles.bar, { backgroundColor: isDayOff || !load ? 'transparent' : colours.line }]}>
@@ -127,6 +146,7 @@ interface DayHeadWordsProps {
   isLow: boolean;
   inShort: string;
   due: readonly TodoItem[] | undefined;
+  weather: string | undefined;
   system: string | undefined;
 }
 
@@ -142,6 +162,7 @@ function DayHeadWords({
   isLow,
   inShort,
   due,
+  weather,
   system,
 }: DayHeadWordsProps) {
   const { colours } = useTheme();
@@ -178,6 +199,11 @@ function DayHeadWords({
           )}
         </View>
         {due && width >= WITH_FLAG ? <DueFlag due={due} /> : null}
+        {weather ? (
+          <AppText size="small" tone="quiet" figures numberOfLines={1} aria-hidden style={styles.weather}>
+            {weather}
+          </AppText>
+        ) : null}
       </View>
       {isLow || isStacked ? null : (
         <AppText size="small" tone="quiet" figures numberOfLines={1} style={styles.words}>
@@ -198,6 +224,7 @@ const styles = StyleSheet.create({
   press: { flex: 1, paddingTop: space(1) },
   row: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: space(1), gap: space(1) },
   date: { borderRadius: corner, paddingHorizontal: space(1) + 1, paddingVertical: 1 },
+  weather: { marginLeft: 'auto' },
   tight: { paddingHorizontal: 0, flexGrow: 1 },
   stacked: { lineHeight: 13, textAlign: 'center' },
   words: { paddingHorizontal: space(2), lineHeight: WORDS },

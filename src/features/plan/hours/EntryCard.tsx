@@ -84,6 +84,7 @@ function detailsOf(occurrence: Occurrence, zoneName: (zone: string) => string): 
 }
 
 const iconsOf = (occurrence: Occurrence, calendar: Calendar | undefined): IconName[] => [
+  ...(occurrence.isRough ? (['weather-pouring'] as const) : []),
   ...(occurrence.recurring ? (['autorenew'] as const) : []),
   ...(occurrence.classification === 'public' ? [] : (['eye-off-outline'] as const)),
   ...(isReminded(occurrence, calendar?.usualReminders) ? (['bell-outline'] as const) : []),

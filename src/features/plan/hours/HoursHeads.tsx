@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { workingDay } from '@/core/time/workingPattern';
-import { useDueByDay, useSettings } from '@/store';
+import { useDueByDay, useSettings, useWeather } from '@/store';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import type { GridView } from '../grid/useGridView';
 import { CalendarHead } from './CalendarHead';
@@ -22,10 +22,11 @@ export function HoursHeads({
   isOthers: boolean;
   onOpenDay: (day: number) => void;
 }) {
-  const { workingPattern, homeZone, secondCalendarSystem } = useSettings();
-  const due = useDueByDay();
-  const isLow = useWindowHeight() !== 'full';
+  const { workingPattern, homeZone, secondCalendarSystem, weather: weatherSettings } = useSettings();
   const { answer, calendarsById, today } = view;
+  const due = useDueByDay();
+  const weather = useWeather(days, isOthers ? undefined : answer?.occurrences);
+  const isLow = useWindowHeight() !== 'full';
   return (
     <View style={[styles.heads, { height: dayHeadHeight(secondCalendarSystem, isLow) }]}>
       <RailHeads rails={rails} zone={zone} days={days} />
@@ -41,6 +42,8 @@ export function HoursHeads({
                 isToday={day === today}
                 // The load is of the hours at home, which lie otherwise on a day seen from elsewhere.
                 load={zone === homeZone ? answer?.loads.find((load) => load.day === day) : undefined}
+                weather={isOthers ? undefined : weather.get(day)}
+                degrees={weatherSettings?.degrees ?? 'celsius'}
                 due={isOthers ? undefined : due.get(day)}
                 working={isOthers ? undefined : workingDay(workingPattern, day)}
                 width={columnWidth}

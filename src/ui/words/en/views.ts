@@ -21,6 +21,24 @@ export const viewsWords = {
     moveTo: 'Move to calendar',
     bin: 'Put in the bin',
   },
+  weather: {
+    names: {
+      clear: 'clear',
+      cloudy: 'cloudy',
+      fog: 'fog',
+      showers: 'showers',
+      rain: 'rain',
+      snow: 'snow',
+      wind: 'windy',
+      storm: 'storm',
+    },
+    short: (name: string, degrees: number) => `${name} ${degrees}°`,
+    said: (weather: string, low: number, place: string) =>
+      `${weather}, at night ${low}°, in ${place}, made up`,
+    outdoors: (weather: string, place: string) =>
+      `Outdoors, and the made-up forecast for ${place} says ${weather}.`,
+    rough: 'outdoors in rough weather',
+  },
   plan: {
     today: 'Today',
     back: 'Step back',
