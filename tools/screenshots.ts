@@ -73,8 +73,10 @@ async function main(): Promise<void> {
     await picture(browser, 'days-phone', true, '/', async (page) => {
       await page.getByTestId('card').first().waitFor();
     });
-    await picture(browser, 'desk-phone', true, '/', async (page) => {
-      await page.getByTestId('card').filter({ hasText: 'Gull' }).tap();
+    await picture(browser, 'small-window', true, '/small', async (page) => {
+      await page.setViewportSize({ width: 320, height: 480 });
+      await present(page, 'small-day');
+      await present(page, 'due-todos');
     });
     await picture(browser, 'reminders-phone', true, '/?now=2027-03-09T09:00', async (page) => {
       const attended = page.locator('html[data-attending=true]');

@@ -17,8 +17,7 @@ export function useTimeForTodo(commands: Commands, zone: string): GridActions['g
   });
   return useCallback(
     (key, minutes, startWall, anyTime) => {
-      const give = (start: number) =>
-        void commands.giveTime([{ key, start, end: start + minutes * MINUTE }]);
+      const give = (start: number) => void commands.giveTime([{ key, start, end: start + minutes * MINUTE }]);
       if (!anyTime) return give(wallToInstant(zone, startWall));
       const day = Math.floor(startWall / DAY);
       const refuse = () => commands.refuse(words.plan.noGap);

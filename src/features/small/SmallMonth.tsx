@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { civilDate, dayNumber, MINUTE, startOfWeek } from '@/core/time/civil';
 import { useLoads, useSettings } from '@/store';
@@ -34,7 +34,6 @@ export function SmallMonth({
 }) {
   const { colours } = useTheme();
   const { weekStart } = useSettings();
-  const grid = useRef<View>(null);
   const [first, setFirst] = useState(() => monthStart(day, 0));
   // The day that is shown leads: who goes to another month by it sees that month.
   const [shownFor, setShownFor] = useState(day);
@@ -54,11 +53,8 @@ export function SmallMonth({
     if (by === undefined) return;
     event.preventDefault();
     onDay(day + by);
-    requestAnimationFrame(() =>
-      (grid.current as unknown as HTMLElement | null)
-        ?.querySelector<HTMLElement>('[aria-pressed="true"]')
-        ?.focus(),
-    );
+    const grid = event.currentTarget as HTMLElement;
+    requestAnimationFrame(() => grid.querySelector<HTMLElement>('[aria-pressed="true"]')?.focus());
   };
   return (
     <View role="group" aria-label={said.month} testID="small-month">
@@ -81,7 +77,7 @@ export function SmallMonth({
           onPress={() => setFirst(monthStart(first, 1))}
         />
       </View>
-      <View ref={grid} {...webProps({ onKeyDown: onKeyDown as never })}>
+      <View {...webProps({ onKeyDown })}>
         <View style={styles.week} aria-hidden>
           {weeks[0]!.map((each) => (
             <AppText key={each} size="small" tone="quiet" style={styles.name}>

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { DAY, startOfWeek } from '@/core/time/civil';
 import { foldText } from '@/core/schedule/entryFilter';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { ownBusy } from '@/core/people/busy/ownBusy';
@@ -39,8 +39,7 @@ type Typed = z.input<typeof TimeForm>;
 
 /** Gives one to-do a time: the first gap that suits it is proposed. */
 export function GiveTimeSheet({ item, onClose }: { item: TodoItem; onClose: () => void }) {
-  const keys = useMemo(() => new Set([item.key]), [item.key]);
-  const proposal = usePlacing(keys, HORIZON, true);
+  const proposal = usePlacing([item.key], HORIZON, true);
   return proposal.placing || proposal.failed ? (
     <TimeSheet item={item} proposal={proposal} onClose={onClose} />
   ) : null;

@@ -23,6 +23,7 @@ const said = todoWords.place;
 const HORIZONS = [7, 14, 28] as const;
 /** So many to-dos are listed to choose among. */
 const LISTED = 60;
+const NONE: readonly string[] = [];
 
 /** Gives several to-dos times at once: a proposal that is seen before it is taken. */
 export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
@@ -40,8 +41,7 @@ export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
     (Number.isFinite(work.due) && isUsual(work)) !== turned.has(work.key);
   const { works: all } = usePlacing(NONE, days, withLate);
   const works = all.slice(0, LISTED);
-  const keys = JSON.stringify(works.filter(isChosen).map(({ key }) => key));
-  const chosen = useMemo(() => new Set(JSON.parse(keys) as string[]), [keys]);
+  const chosen = works.filter(isChosen).map(({ key }) => key);
   const { placing, failed } = usePlacing(chosen, days, withLate);
   const turn = (key: string) => {
     const next = new Set(turned);
@@ -83,7 +83,7 @@ export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
                 key={work.key}
                 item={item}
                 minutes={work.minutes}
-                isChosen={chosen.has(work.key)}
+                isChosen={chosen.includes(work.key)}
                 when={dueText(item, groupOfTodo(item, nowWall, weekEnd, homeZone), homeZone, today)}
                 onTurn={() => turn(work.key)}
               />
@@ -101,8 +101,6 @@ export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
     </Sheet>
   );
 }
-
-const NONE: ReadonlySet<string> = new Set();
 
 /** A to-do that can be chosen, with how long it takes and when it is due. */
 function WorkRow({

@@ -21,7 +21,8 @@ export interface Proposal {
 }
 
 /** A proposal of times for some to-dos, by their keys, in the gaps of so many days from today on. */
-export function usePlacing(keys: ReadonlySet<string>, days: number, withLate: boolean): Proposal {
+export function usePlacing(keys: readonly string[], days: number, withLate: boolean): Proposal {
+  const named = JSON.stringify(keys);
   const { homeZone, workingPattern, defaultLengthMinutes } = useSettings();
   const { items, today } = useTodoItems();
   const state = useSnapshot((snapshot) => snapshot.state);
@@ -49,8 +50,9 @@ export function usePlacing(keys: ReadonlySet<string>, days: number, withLate: bo
       daysOff,
       now,
     });
-    const chosen = works.filter(({ key }) => keys.has(key));
-    return placeTodos(chosen, { free, shortest: SHORTEST_PART, withLate });
-  }, [answer, isStale, today, end, homeZone, workingPattern, daysOff, now, works, keys, withLate]);
+    const chosen = new Set(JSON.parse(named) as string[]);
+    const asked = works.filter(({ key }) => chosen.has(key));
+    return placeTodos(asked, { free, shortest: SHORTEST_PART, withLate });
+  }, [answer, isStale, today, end, homeZone, workingPattern, daysOff, now, works, named, withLate]);
   return { works, placing, failed };
 }
