@@ -74,7 +74,7 @@ test('messages wait while the server is away, which is said, and are handed over
   expect(await outbox.text()).toContain('E-mail to juna.marsh@fennick.example');
 });
 
-test('it can be installed: a manifest with icons of its own, and ways to a new entry and to today', async ({
+test('it can be installed: a manifest with icons of its own, and ways to a new entry, a small window and today', async ({
   page,
   server,
 }) => {
@@ -84,7 +84,13 @@ test('it can be installed: a manifest with icons of its own, and ways to a new e
     const icon = await page.request.get(`${server.address}${src}`);
     expect(icon.ok()).toBe(true);
   }
-  expect(manifest.shortcuts.map(({ name }: { name: string }) => name)).toEqual(['New entry', 'Today']);
+  expect(manifest.shortcuts.map(({ name }: { name: string }) => name)).toEqual([
+    'New entry',
+    'Small window',
+    'Today',
+  ]);
   await page.goto(`${server.address}${manifest.shortcuts[0].url}`);
   await expect(page.getByTestId('entry-line')).toBeFocused();
+  await page.goto(`${server.address}${manifest.shortcuts[1].url}`);
+  await expect(page.getByTestId('small-day')).toContainText('Keeper rota call');
 });

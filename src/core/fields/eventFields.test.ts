@@ -30,6 +30,7 @@ const full = event({
     { address: 'mailto:oona@fennick.example', parameters: {} },
   ],
   ownAnswer: 'tentative',
+  geo: { latitude: 38.7, longitude: -9.1, place: 'Boat shed' },
   relatedTo: [
     { uid: 'glass@fennick.example', parameters: {} },
     { uid: 'order@fennick.example', parameters: { reltype: 'SIBLING', 'x-desk': '4' } },

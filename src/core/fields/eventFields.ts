@@ -21,6 +21,7 @@ import {
 } from './codecs';
 import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
 import { apart, type Field, field, type RowFor } from './field';
+import { geoProperty } from './geoProperty';
 import { importanceForm, priorityProperty, readPriority } from './importance';
 import {
   attendeesProperty,
@@ -125,6 +126,14 @@ export const EVENT_FIELDS = {
       /^(place|location|where|room|venue|ort|raum|lieu|salle|endroit|lugar|ubicación|sala)$/,
     ),
     form: textForm('text'),
+  }),
+  geo: field<EventFields['geo']>({
+    ...apart,
+    initial: undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: false,
+    property: geoProperty,
   }),
   notes: field({
     initial: '',

@@ -106,6 +106,7 @@ export const TODO_FIELDS = {
   }),
   reminders: EVENT_FIELDS.reminders,
   location: EVENT_FIELDS.location,
+  geo: EVENT_FIELDS.geo,
   notes: EVENT_FIELDS.notes,
   categories: EVENT_FIELDS.categories,
   classification: EVENT_FIELDS.classification,

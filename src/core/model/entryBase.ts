@@ -3,6 +3,7 @@ import './withoutCodeMaking';
 import { Attachment } from './attachment';
 import { CalendarUser } from './calendarUser';
 import { Colour } from './colour';
+import { Geo } from './geo';
 import { Preserved } from './preserved';
 import { RelatedTo } from './relatedTo';
 import { Reminder } from './reminder';
@@ -43,6 +44,8 @@ export const EntryBase = z.object({
   notes: z.string(),
   url: z.string(),
   location: z.string(),
+  /** Where on earth its place is. */
+  geo: Geo.optional(),
   /** Its own; without them it follows the usual ones of its calendar. */
   reminders: z.array(Reminder).optional(),
   sequence: z.number().int().min(0),

@@ -1,5 +1,6 @@
 import { attendeesProperty, conferencesProperty, organizerProperty } from '../fields/people';
 import type { PropertyCodec } from '../fields/field';
+import { geoProperty } from '../fields/geoProperty';
 import { priorityProperty } from '../fields/importance';
 import { relatedToProperty } from '../fields/relatedToProperty';
 import { readAlarms } from '../fields/alarms';
@@ -49,8 +50,8 @@ export const keptTextAsFields = keptAs({
   conferences: conferencesProperty,
 });
 
-/** Version 4: what an entry is related to is a field. */
-export const relatedAsField = keptAs({ relatedTo: relatedToProperty });
+/** Version 4: what an entry is related to, and where on earth it is, are fields. */
+export const relatedAsField = keptAs({ relatedTo: relatedToProperty, geo: geoProperty });
 
 /** What a reminder was up to version 2, as it is now: minutes before the start, by notice. */
 export function reminderNow(reminder: unknown): unknown {

@@ -46,6 +46,7 @@ const TEXTS: Texts = {
   travel: (travel) =>
     travel ? [travel.there, travel.back].map((minutes) => lengthText(minutes * MINUTE)).join(', ') : '',
   location: (place) => place,
+  geo: (point) => (point ? `${point.latitude}, ${point.longitude}` : ''),
   notes: (notes) => notes,
   categories: (names) => names.join(', '),
   availability: (value) => words.entry.availability[value],

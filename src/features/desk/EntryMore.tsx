@@ -18,6 +18,7 @@ import { AgainSheet } from './AgainSheet';
 
 const entryAttachments = later(() => import('@/features/later').then((module) => module.EntryAttachments));
 const entryInvitation = later(() => import('@/features/later').then((module) => module.EntryInvitation));
+const mapLink = later(() => import('@/features/later').then((module) => module.MapLink));
 const tiedTodo = later(() => import('@/features/later').then((module) => module.TiedTodo));
 fetchQuietly(entryAttachments);
 
@@ -41,6 +42,7 @@ export function EntryMore({
   return (
     <View style={styles.more}>
       <Suspense fallback={null}>
+        <mapLink.Later event={event} />
         <OutdoorsLine event={event} />
         <tiedTodo.Later event={event} />
         <entryInvitation.Later occurrenceKey={occurrenceKey} event={event} />

@@ -9,6 +9,7 @@ import {
 } from 'react-hook-form';
 import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
 import type { CalendarUser } from '@/core/model/calendarUser';
+import { PlaceField } from '@/features/places';
 import { GuestsField, OnlineField, ownMeeting } from '@/features/people';
 import type { PickedFiles } from '@/features/attachments';
 import { useSettings, useWritableCalendars } from '@/store';
@@ -159,6 +160,16 @@ function fieldControl(
         choices={(choices as string[]).map((value) => ({ value, label: choiceWord(name, value) }))}
         value={field.value as string}
         onChange={field.onChange}
+      />
+    );
+  if (name === 'location')
+    return (
+      <PlaceField
+        label={words.fields[name]}
+        value={field.value as string}
+        onChange={field.onChange}
+        onBlur={field.onBlur}
+        error={error}
       />
     );
   return (

@@ -7,6 +7,7 @@ import { isReadOnly } from '@/core/model/calendar';
 import { REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import type { TodoItem } from '@/core/todos/currentTodo';
+import { PlaceField } from '@/features/places';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useNowWall, useOpenStore, useSettings } from '@/store';
 import { FormDate } from '@/ui/forms/FormDate';
@@ -176,7 +177,11 @@ function TodoFormSheet({
         </View>
       ) : null}
       <FormText control={control} name="categories" label={said.categories} hint={said.categoriesHint} />
-      <FormText control={control} name="location" label={said.place} />
+      <FormField control={control} name="location">
+        {({ value, onChange, onBlur }, problem) => (
+          <PlaceField label={said.place} value={value} onChange={onChange} onBlur={onBlur} error={problem} />
+        )}
+      </FormField>
       <FormText control={control} name="parts" label={said.parts} multiline />
       <FormText control={control} name="notes" label={said.notes} multiline />
       <FormText control={control} name="url" label={said.link} inputMode="url" />

@@ -199,6 +199,7 @@ export const batchWords = {
     reminders: 'Reminders',
     travel: 'Travel',
     location: 'Place',
+    geo: 'Coordinates',
     notes: 'Notes',
     categories: 'Categories',
     availability: 'Counts as',

@@ -1,0 +1,2 @@
+export { MapLink } from './MapLink';
+export { PlaceField } from './PlaceField';
