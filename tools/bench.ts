@@ -12,6 +12,7 @@ import { compareLibraries } from './benchRecurrence';
 import { measurePeople } from './benchPeople';
 import { measureReminders } from './benchReminders';
 import { measureTidy } from './benchTidy';
+import { measureTodos } from './benchTodos';
 
 /** Measures the core on the large set and prints a table. A report, not a test: the machine decides the numbers. */
 const ZONE = 'Europe/Lisbon';
@@ -104,6 +105,7 @@ async function main(): Promise<void> {
   });
   measureReminders(entries, ZONE, measure);
   measurePeople(today, ZONE, measure);
+  measureTodos(entries, all, today, ZONE, measure);
   await measureTidy(large, state, ZONE, today, (what, result) => rows.push({ what, result }));
   const ten = entries.slice(0, 10_000);
   let text = '';
