@@ -42,6 +42,10 @@ export const paperOf = ({ availability, status, ownAnswer, isOutlined }: Seen): 
       ? 'tentative'
       : 'taken';
 
+/** Whether a title is struck through: of what is called off, was declined, or is time for a to-do that is done. */
+export const isStruck = ({ status, ownAnswer, isDone }: Omit<Seen, 'availability'>): boolean =>
+  status === 'cancelled' || ownAnswer === 'declined' || !!isDone;
+
 /** How an occurrence of a calendar looks. */
 export const appearanceOf = (
   occurrence: Seen,
@@ -52,5 +56,5 @@ export const appearanceOf = (
   paper: paperOf(occurrence),
   isDashed: occurrence.availability === 'tentative' || occurrence.ownAnswer === 'needs-action',
   isAway: occurrence.availability === 'away',
-  isStruck: occurrence.status === 'cancelled' || occurrence.ownAnswer === 'declined' || !!occurrence.isDone,
+  isStruck: isStruck(occurrence),
 });

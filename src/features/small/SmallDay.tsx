@@ -1,4 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
+import { isStruck } from '@/core/layout/appearance';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { useReveal } from '@/features/workspace';
 import { useCalendars, useNow } from '@/store';
@@ -24,7 +25,6 @@ export function SmallDay({ occurrences, name }: { occurrences: readonly Occurren
       {ordered.map((occurrence) => {
         const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
         const isOver = occurrence.end <= now;
-        const isStruck = occurrence.status === 'cancelled' || occurrence.ownAnswer === 'declined';
         return (
           <View key={occurrence.key} role="listitem">
             <Pressable role="button" onPress={() => reveal(occurrence.key)} style={styles.row}>
@@ -35,7 +35,7 @@ export function SmallDay({ occurrences, name }: { occurrences: readonly Occurren
               <AppText
                 tone={isOver ? 'quiet' : 'ink'}
                 numberOfLines={2}
-                style={[styles.grow, isStruck ? styles.struck : null]}
+                style={[styles.grow, isStruck(occurrence) ? styles.struck : null]}
               >
                 {occurrence.title || words.entry.noTitle}
               </AppText>

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { isStruck } from '@/core/layout/appearance';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { daysOf } from '@/core/schedule/occurrence';
 import { useCalendars, useSettings } from '@/store';
@@ -25,7 +26,7 @@ export function useKeepGlance(occurrences: readonly Occurrence[] | undefined, da
           end: each.end,
           mark: calendar?.mark ?? '',
           colour: calendar?.colour ?? 'slate',
-          isStruck: each.status === 'cancelled' || each.ownAnswer === 'declined',
+          isStruck: isStruck(each),
         };
       });
     keepGlance({ day, zone: homeZone, ...(demoNow ? { demoNow } : {}), rows });

@@ -1,9 +1,7 @@
 /** Words of the small window. */
 export const smallWords = {
-  title: 'Small window',
   whole: 'Whole calendar',
   now: (until: string) => `now, until ${until}`,
-  next: 'Next',
   in: (length: string) => `in ${length}`,
   nothingNext: 'Nothing more within a week.',
   today: 'Today',

@@ -71,7 +71,6 @@ export const todoWords = {
     days: { 7: 'A week', 14: 'Two weeks', 28: 'Four weeks' },
     late: 'Also after they are due',
     which: 'To-dos',
-    further: 'Later, or without a date',
     proposal: 'Proposal',
     none: 'Nothing wants time: all that is open has as much as it takes.',
     noneChosen: 'Choose what is to have a time.',

@@ -17,13 +17,12 @@ import { words } from '@/ui/words';
 import { todoWords } from '@/ui/words/todos';
 import { dueText } from '../todoText';
 import { PlacingPreview } from './PlacingPreview';
-import { usePlacing } from './usePlacing';
+import { usePlacing, useWorks } from './usePlacing';
 
 const said = todoWords.place;
 const HORIZONS = [7, 14, 28] as const;
 /** So many to-dos are listed to choose among. */
 const LISTED = 60;
-const NONE: readonly string[] = [];
 
 /** Gives several to-dos times at once: a proposal that is seen before it is taken. */
 export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
@@ -39,7 +38,7 @@ export function PlaceTodosSheet({ onClose }: { onClose: () => void }) {
   const isUsual = ({ due }: Work): boolean => Math.floor((instantToWall(homeZone, due) - 1) / DAY) < horizon;
   const isChosen = (work: Work): boolean =>
     (Number.isFinite(work.due) && isUsual(work)) !== turned.has(work.key);
-  const { works: all } = usePlacing(NONE, days, withLate);
+  const all = useWorks();
   const works = all.slice(0, LISTED);
   const chosen = works.filter(isChosen).map(({ key }) => key);
   const { placing, failed } = usePlacing(chosen, days, withLate);

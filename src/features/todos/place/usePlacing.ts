@@ -20,23 +20,30 @@ export interface Proposal {
   readonly failed: boolean;
 }
 
-/** A proposal of times for some to-dos, by their keys, in the gaps of so many days from today on. */
-export function usePlacing(keys: readonly string[], days: number, withLate: boolean): Proposal {
-  const named = JSON.stringify(keys);
-  const { homeZone, workingPattern, defaultLengthMinutes } = useSettings();
-  const { items, today } = useTodoItems();
+/** All that wants time, by when it is due and how important it is. */
+export function useWorks(): readonly Work[] {
+  const { homeZone, defaultLengthMinutes } = useSettings();
+  const { items } = useTodoItems();
   const state = useSnapshot((snapshot) => snapshot.state);
-  const now = Math.floor(useNow() / MINUTE) * MINUTE;
-  const end = today + days;
-  const { answer, isStale, failed } = useDays(today, end);
-  const daysOff = useDaysOff(today, end);
-  const works = useMemo(
+  return useMemo(
     () =>
       worksOf(state, items, defaultLengthMinutes, homeZone).sort((a, b) =>
         a.due === b.due ? a.rank - b.rank : a.due - b.due,
       ),
     [state, items, defaultLengthMinutes, homeZone],
   );
+}
+
+/** A proposal of times for some to-dos, by their keys, in the gaps of so many days from today on. */
+export function usePlacing(keys: readonly string[], days: number, withLate: boolean): Proposal {
+  const named = JSON.stringify(keys);
+  const works = useWorks();
+  const { homeZone, workingPattern } = useSettings();
+  const { today } = useTodoItems();
+  const now = Math.floor(useNow() / MINUTE) * MINUTE;
+  const end = today + days;
+  const { answer, isStale, failed } = useDays(today, end);
+  const daysOff = useDaysOff(today, end);
   const placing = useMemo(() => {
     if (!answer || isStale) return undefined;
     const free = freeTimes({
