@@ -55,7 +55,7 @@ test('the month of one calendar moves to another, is seen before it does, and is
   page,
 }) => {
   await openTidy(page, '?span=month&date=2027-03-09');
-  await find(page, '#GR', /^10 entries/);
+  await find(page, '#GR is:event', /^10 entries/);
   await selectAll(page);
   await addStep(page, 'calendar', { Calendar: 'Desk work' });
   await expect(preview(page).getByTestId('outcome-changed')).toContainText(/^\d+ change/);

@@ -10,7 +10,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Reminded } from '@/core/reminders/dueReminders';
 import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { DAY, MINUTE } from '@/core/time/civil';
 
 /** Records for tests, from the demo's scenario. */
@@ -139,11 +139,11 @@ export const timedOccurrence = (
 };
 
 /** Events, ready to be asked what of them is due. */
-export function remindedOf(...events: readonly CalendarEvent[]): Reminded {
-  const index = new OccurrenceIndex();
+export function remindedOf(...entries: readonly Entry[]): Reminded {
+  const index = new EntryIndex();
   const reminders = new ReminderIndex();
-  index.load(events);
-  reminders.load(events);
+  index.load(entries);
+  reminders.load(entries);
   return { index, reminders };
 }
 

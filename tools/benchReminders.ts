@@ -3,7 +3,7 @@ import { noticeBefore, offsetTrigger, REMINDER_WAYS } from '@/core/model/reminde
 import { dueReminders, type Reminded } from '@/core/reminders/dueReminders';
 import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import { ReminderPlan } from '@/core/reminders/reminderPlan';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { HOUR, MINUTE } from '@/core/time/civil';
 
@@ -23,7 +23,7 @@ export function measureReminders(entries: readonly Entry[], zone: string, measur
       { trigger: offsetTrigger(0, 'start', -1), by: index % 5 === 0 ? 'email' : 'notice' },
     ],
   }));
-  const asked: Reminded = { index: new OccurrenceIndex(), reminders: new ReminderIndex() };
+  const asked: Reminded = { index: new EntryIndex(), reminders: new ReminderIndex() };
   asked.index.load(reminded);
   measure('index two reminders of each entry', 1, () => asked.reminders.load(reminded));
   const after = (run: number) => FIRST + run * 37 * MINUTE;

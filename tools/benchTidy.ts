@@ -3,7 +3,7 @@ import type { BatchStep } from '@/core/model/batchStep';
 import type { CalendarEvent } from '@/core/model/entry';
 import { NO_FILTER } from '@/core/model/look';
 import type { State } from '@/core/model/state';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { EntrySearch } from '@/core/search/entrySearch';
 import { KeptChecks } from '@/core/tidy/checks/keptChecks';
 import { hoursOf } from '@/core/tidy/hours/hours';
@@ -47,7 +47,7 @@ async function scoreDoubles(note: Note, zone: string, now: number): Promise<void
   const found: string[] = [];
   // In parts, since of one check so many findings are listed at most.
   for (let from = 0; from < events.length; from += 1_000) {
-    const index = new OccurrenceIndex();
+    const index = new EntryIndex();
     index.load(events.filter((_, at) => at >= from && at < from + 1_000));
     const answer = await new KeptChecks(index).run({
       ...queryOf([], zone, now),
@@ -73,10 +73,10 @@ async function scoreDoubles(note: Note, zone: string, now: number): Promise<void
 }
 
 /** All checks over everything, and again after one entry has changed: a single one and a series by turns. */
-async function measureChecks(index: OccurrenceIndex, query: CheckQuery, note: Note): Promise<void> {
+async function measureChecks(index: EntryIndex, query: CheckQuery, note: Note): Promise<void> {
   const kept = new KeptChecks(index);
   await timed(note, 'all checks', () => kept.run(query));
-  const events = [...index.all()].filter(({ start }) => start.kind === 'zoned');
+  const events = [...index.events.all()].filter(({ start }) => start.kind === 'zoned');
   const times: number[] = [];
   for (let run = 0; run < 40; run++) {
     const own = run % 2 === 0 ? events.filter(({ recurrence }) => recurrence) : events;
@@ -103,7 +103,7 @@ export async function measureTidy(
   today: number,
   note: Note,
 ): Promise<void> {
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load(entries);
   const table = new EntryTable(index, new EntrySearch(index));
   const now = today * DAY;
@@ -152,7 +152,7 @@ export async function measureTidy(
   await measureChecks(index, queryOf(calendars, zone, now), note);
   for (const run of ['first', 'again'])
     await timed(note, `hours of a year by calendar, ${run}`, () =>
-      hoursOf(index, {
+      hoursOf(index.events, {
         range: { first: parseDate('2027-01-01'), end: parseDate('2028-01-01') },
         zone,
         weekStart: 1,

@@ -1,5 +1,5 @@
 import type { Patch } from '@/core/change/patch';
-import { type CalendarEvent, type Entry, eventsOf, isEvent } from '@/core/model/entry';
+import { type CalendarEvent, type Entry } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
@@ -10,12 +10,8 @@ import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
 import { type Occurrence, takenRange, takenSpans } from '@/core/schedule/occurrence';
-import {
-  dayWindow,
-  type OccurrenceFilter,
-  OccurrenceIndex,
-  type Trouble,
-} from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
+import { dayWindow, type OccurrenceFilter, type Trouble } from '@/core/schedule/occurrenceIndex';
 import { DAY } from '@/core/time/civil';
 import { rangesOverlap } from '@/core/time/eventTime';
 import { type EventChange, type NewOverlap, newOverlaps } from '@/core/change/batch/newOverlaps';
@@ -98,10 +94,12 @@ export interface RemindersQuery {
 
 /** Holds the entries and their index, and answers questions about them; it never changes data itself. */
 export class Engine {
-  private readonly index = new OccurrenceIndex();
-  private readonly search = new EntrySearch(this.index);
-  private readonly table = new EntryTable(this.index, this.search);
-  private readonly checks = new KeptChecks(this.index);
+  private readonly entries = new EntryIndex();
+  /** The events among the entries: what takes time. */
+  private readonly index = this.entries.events;
+  private readonly search = new EntrySearch(this.entries);
+  private readonly table = new EntryTable(this.entries, this.search);
+  private readonly checks = new KeptChecks(this.entries);
   private readonly reminders = new ReminderIndex();
   /** What falls due soon, for each question that is asked about it. */
   private readonly plans = new Map<string, ReminderPlan>();
@@ -114,16 +112,15 @@ export class Engine {
     this.search.reset();
     this.table.reset();
     const entries = chunks.flatMap((chunk) => JSON.parse(chunk) as Entry[]);
-    const events = eventsOf(entries);
-    this.index.load(events, new Set(aside));
+    this.entries.load(entries, new Set(aside));
     this.checks.reset();
-    this.reminders.load(events);
+    this.reminders.load(entries);
     this.plans.clear();
   }
 
   /** Says from now on which entry it is at, before it is asked about, and after that none; no more without a listener. */
   sayAt(listener?: (entryId: string | undefined) => void): void {
-    this.index.sayAt(listener);
+    this.entries.sayAt(listener);
   }
 
   /** Replaces what stands beside the entries. */
@@ -144,18 +141,15 @@ export class Engine {
         this.plans.clear();
       }
       if (change.collection !== 'entries') continue;
-      const [before, after] = [change.before, change.after].map((entry) =>
-        entry && isEvent(entry) ? entry : null,
-      );
-      this.checks.touch(change.id, [before!, after!]);
-      for (const event of [before, after])
-        if (event) for (const plan of this.plans.values()) plan.touch(event);
-      if (after) {
-        this.index.put(after);
-        this.search.put(after);
-        this.reminders.put(after);
+      this.checks.touch(change.id, [change.before, change.after]);
+      for (const entry of [change.before, change.after])
+        if (entry) for (const plan of this.plans.values()) plan.touch(entry);
+      if (change.after) {
+        this.entries.put(change.after);
+        this.search.put(change.after);
+        this.reminders.put(change.after);
       } else {
-        this.index.remove(change.id);
+        this.entries.remove(change.id);
         this.search.remove(change.id);
         this.reminders.remove(change.id);
       }
@@ -180,13 +174,13 @@ export class Engine {
       ),
       filteredOut: all.length - occurrences.length,
       calendarMinutes: minutesByCalendar(all, dayWindow(firstDay, endDay, zone)),
-      troubled: this.index.troubled().size,
+      troubled: this.entries.troubled().size,
     };
   }
 
   /** The entries that questions leave out, and why. */
   troubled(): readonly TroubledEntry[] {
-    return [...this.index.troubled()].map(([entryId, reason]) => ({ entryId, reason }));
+    return [...this.entries.troubled()].map(([entryId, reason]) => ({ entryId, reason }));
   }
 
   /** How many occurrences on days the filter and hidden calendars leave out. */
@@ -243,14 +237,20 @@ export class Engine {
   /** The categories that entries bear, most used first. */
   categories(): string[] {
     const uses = new Map<string, number>();
-    for (const event of this.index.all())
-      for (const category of event.categories) uses.set(category, (uses.get(category) ?? 0) + 1);
+    for (const { categories } of this.entries.all())
+      for (const category of categories) uses.set(category, (uses.get(category) ?? 0) + 1);
     return [...uses].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).map(([name]) => name);
   }
 
   /** What a search line finds. */
   find(request: SearchRequest): Promise<SearchAnswer> {
     return this.search.find(request);
+  }
+
+  /** The ids of all entries that a search line finds; undefined where it asks for nothing. */
+  async foundIds(request: SearchRequest): Promise<readonly string[] | undefined> {
+    const { ids } = await this.search.idsOf(request);
+    return ids && [...ids];
   }
 
   /** Makes searching ready. */
@@ -275,13 +275,13 @@ export class Engine {
 
   /** The keys of all entries that share something with one. */
   keysLike(key: string, likeness: Likeness): string[] {
-    return keysLike(this.index, key, likeness);
+    return keysLike(this.entries, key, likeness);
   }
 
   /** What selected entries come to, and how many of them a table leaves out. */
   async selectionSums(keys: readonly string[], zone: string, query?: TableQuery): Promise<SelectionSums> {
     const shown = query && new Set(await this.table.keys(query));
-    return selectionSums(this.index, keys, zone, shown);
+    return selectionSums(this.entries, keys, zone, shown);
   }
 
   /**
@@ -310,7 +310,7 @@ export class Engine {
     const ids = new Set((await this.table.keys(table)).map((key) => targetOfKey(key).entryId));
     const isIn = (key: string): boolean => {
       const { entryId } = targetOfKey(key);
-      const seriesId = this.index.get(entryId)?.seriesId;
+      const seriesId = this.entries.get(entryId)?.seriesId;
       return ids.has(entryId) || (seriesId !== undefined && ids.has(seriesId));
     };
     const hidden = new Set(table.hiddenCalendarIds);
@@ -387,7 +387,7 @@ export class Engine {
   }
 
   private reminded(): Reminded {
-    return { index: this.index, reminders: this.reminders };
+    return { index: this.entries, reminders: this.reminders };
   }
 }
 

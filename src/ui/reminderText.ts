@@ -13,8 +13,11 @@ export function amountText(days: number, minutes: number): string {
   return parts.join(' ');
 }
 
-/** When a reminder comes: "10 minutes before", "The day before at 16:00". */
-export function triggerText(trigger: ReminderTrigger, zone: string): string {
+/**
+ * When a reminder comes: "10 minutes before", "The day before at 16:00".
+ * @param isDue whether it is of a to-do, whose end is when it is due
+ */
+export function triggerText(trigger: ReminderTrigger, zone: string, isDue = false): string {
   switch (trigger.kind) {
     case 'fixed': {
       const wall = instantToWall(zone, trigger.at);
@@ -24,17 +27,21 @@ export function triggerText(trigger: ReminderTrigger, zone: string): string {
       return said.atTime(trigger.daysBefore, timeText(trigger.minute * MINUTE));
     case 'offset': {
       const { from, days, minutes } = trigger;
-      if (days === 0 && minutes === 0) return said.at[from];
       const isBefore = days < 0 || minutes < 0;
+      if (isDue && from === 'end') {
+        const { at, before, after } = said.due;
+        return days === 0 && minutes === 0 ? at : (isBefore ? before : after)(amountText(days, minutes));
+      }
+      if (days === 0 && minutes === 0) return said.at[from];
       return (isBefore ? said.before : said.after)[from](amountText(days, minutes));
     }
   }
 }
 
 /** What a reminder is, in words: "10 minutes before · by e-mail". */
-export const reminderText = ({ trigger, by, repeat }: Reminder, zone: string): string =>
+export const reminderText = ({ trigger, by, repeat }: Reminder, zone: string, isDue = false): string =>
   [
-    triggerText(trigger, zone),
+    triggerText(trigger, zone, isDue),
     by === 'notice' ? '' : said.ways[by],
     repeat ? said.again(repeat.times, said.minutes(repeat.everyMinutes)) : '',
   ]
@@ -42,5 +49,5 @@ export const reminderText = ({ trigger, by, repeat }: Reminder, zone: string): s
     .join(' · ');
 
 /** All that an entry or a calendar reminds by, in one line. */
-export const remindersText = (reminders: readonly Reminder[], zone: string): string =>
-  reminders.map((reminder) => reminderText(reminder, zone)).join(', ') || said.none;
+export const remindersText = (reminders: readonly Reminder[], zone: string, isDue = false): string =>
+  reminders.map((reminder) => reminderText(reminder, zone, isDue)).join(', ') || said.none;

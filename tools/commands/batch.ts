@@ -61,6 +61,8 @@ const WHY: Readonly<Record<Refusal, string>> = {
   'fits-no-rule': 'no rule makes its day together with the others',
   'no-date': 'it has no date',
   'no-event': 'it is a to-do, not an event',
+  'no-todo': 'it is an event, not a to-do',
+  'done-by-date': 'each of its dates is done by itself',
 };
 
 /** Says what became of the entries: those that changed with the fields that did, and those that could not with why. */

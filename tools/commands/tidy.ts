@@ -1,5 +1,5 @@
 import type { CalendarEvent } from '@/core/model/entry';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { targetOfKey } from '@/core/change/target';
 import type { CheckQuery } from '@/core/tidy/checks/finding';
@@ -48,7 +48,7 @@ export async function tidy(args: readonly string[], terminal: Terminal): Promise
   const zone = options.zone === undefined ? 'UTC' : readZone(options.zone, 'zone');
   const now = options.now === undefined ? Date.now() : instantOfOption(options.now, 'now', zone);
   const events = await readEvents(path, zone, terminal);
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load(events);
   const formats = formatsFor(zone);
   const found = await new KeptChecks(index).run(queryOf(events, zone, now));

@@ -24,6 +24,8 @@ export const REFUSALS = [
   'fits-no-rule',
   'no-date',
   'no-event',
+  'no-todo',
+  'done-by-date',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { date, event, zoned } from '../../../testing/samples';
+import { date, event, todo, zoned } from '../../../testing/samples';
 import { readCalendarFile } from '../interchange/icalendar/readCalendarFile';
 import { writeCalendarFile } from '../interchange/icalendar/writeCalendarFile';
 import type { CalendarEvent } from '../model/entry';
@@ -10,6 +10,8 @@ import {
   type Reminder,
   type ReminderTrigger,
 } from '../model/reminder';
+import { todoSpan } from '../todos/todoSpan';
+import { readAlarm, writeAlarm } from './alarms';
 
 const options = {
   now: 0,
@@ -203,4 +205,20 @@ test('the way there of another writer is read, and kept for as long as it is so'
   const changed = writeCalendarFile([{ ...one, travel: { there: 30, back: 0 } }]);
   expect(changed).not.toContain('X-FENNICK-TRAVEL-DURATION');
   expect((await read(changed)).event.travel).toEqual({ there: 30, back: 0 });
+});
+
+test('a to-do that is due and has no start reminds before its DUE, and reads so again', () => {
+  const rope = todo({ title: 'Order rope', ...todoSpan(date('2027-03-12'), undefined) });
+  const morning = { trigger: { kind: 'time-of-day', daysBefore: 1, minute: 540 }, by: 'notice' } as const;
+  const [, properties] = writeAlarm(morning, rope);
+  // Due until the end of the 12th: 39 hours before that is the 11th at 9:00.
+  expect(properties.find(([name]) => name === 'trigger')).toEqual([
+    'trigger',
+    { related: 'END' },
+    'duration',
+    '-PT2340M',
+  ]);
+  expect(readAlarm(writeAlarm(morning, rope), rope)).toEqual(morning);
+  const hour = { trigger: offsetTrigger(-60, 'end'), by: 'notice' } as const;
+  expect(readAlarm(writeAlarm(hour, rope), rope)).toEqual(hour);
 });

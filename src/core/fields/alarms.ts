@@ -1,4 +1,4 @@
-import type { CalendarEvent, Entry } from '../model/entry';
+import type { CalendarEvent, Entry, Todo } from '../model/entry';
 import type { JCalComponent, JCalProperty } from '../model/jcal';
 import type { Preserved } from '../model/preserved';
 import {
@@ -33,7 +33,9 @@ const ACTIONS: Readonly<Record<ReminderWay, string>> = {
   text: 'DISPLAY',
 };
 
-type Timed = Pick<Entry, 'start' | 'title'> & Pick<Partial<CalendarEvent>, 'travel'>;
+type Timed = Pick<Entry, 'kind' | 'start' | 'end' | 'title'> &
+  Pick<Partial<CalendarEvent>, 'travel'> &
+  Pick<Partial<Todo>, 'hasStart' | 'isNeverDue'>;
 
 const named = (properties: readonly JCalProperty[], name: string): readonly JCalProperty[] =>
   properties.filter((property) => property[0] === name);
@@ -147,22 +149,34 @@ export const isUsualAlarm = ([, properties]: JCalComponent): boolean =>
 
 const utc = (instant: number): string => new Date(instant).toISOString().replace(/\.\d+/, '');
 
+/** The day whose time of day a reminder names, as a day number: that of the start, of a to-do that of its due time. */
+function dayOf({ kind, start, end, isNeverDue }: Timed): number | undefined {
+  const isDue = kind === 'todo' && !isNeverDue && end !== undefined;
+  const time = isDue ? end : start;
+  if (!time) return undefined;
+  // What is due on a date has until its end.
+  return Math.floor((wallOf(time) - (isDue && time.kind === 'date' ? 1 : 0)) / DAY);
+}
+
 /** A trigger as its properties: one of the standard, and beside it what that can't say. */
-function triggerProperties(trigger: ReminderTrigger, { start, travel }: Timed): JCalProperty[] {
+function triggerProperties(trigger: ReminderTrigger, entry: Timed): JCalProperty[] {
+  const { kind, start, end, travel, hasStart, isNeverDue } = entry;
+  // A to-do that is due, and was not said to start, has no DTSTART to count from.
+  const isFromEnd = kind === 'todo' && !hasStart && !isNeverDue;
+  const base = isFromEnd ? end : start;
   const pair = (minutes: number, meant: string): JCalProperty[] => {
     const value = formatDuration(0, minutes);
     return [
-      ['trigger', {}, 'duration', value],
+      ['trigger', isFromEnd ? { related: 'END' } : {}, 'duration', value],
       [TRIGGER_PROPERTY, { [FOR]: value }, 'text', meant],
     ];
   };
   if (trigger.kind === 'fixed') return [['trigger', {}, 'date-time', utc(trigger.at)]];
   if (trigger.kind === 'time-of-day') {
-    if (!start) return [];
-    const wall = wallOf(start);
-    const day = Math.floor(wall / DAY) - trigger.daysBefore;
+    const day = dayOf(entry);
+    if (!base || day === undefined) return [];
     return pair(
-      (day * DAY + trigger.minute * MINUTE - wall) / MINUTE,
+      ((day - trigger.daysBefore) * DAY + trigger.minute * MINUTE - wallOf(base)) / MINUTE,
       `day ${trigger.daysBefore} ${clockOfMinute(trigger.minute)}`,
     );
   }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Colour } from './colour';
-import { Availability, Classification, LONGEST_TITLE, Status } from './entry';
+import { Availability, Classification, LONGEST_ESTIMATE, LONGEST_TITLE, Status } from './entry';
 import { DateString } from './eventTime';
 import { MOST_REMINDERS, Reminder } from './reminder';
 
@@ -93,6 +93,15 @@ export const BatchStep = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('into-singles'), until: DateString.optional() }),
   /** A changed occurrence becomes as its series has it. */
   z.object({ kind: z.literal('as-series') }),
+  /** To-dos are done, or open again: what is to be done again after that has a new one beside it. */
+  z.object({ kind: z.literal('done'), isDone: z.boolean() }),
+  /** The day on which to-dos are due; null for never. */
+  z.object({ kind: z.literal('due'), to: DateString.nullable() }),
+  /** How many minutes to-dos take; null where that is not said. */
+  z.object({
+    kind: z.literal('estimate'),
+    minutes: z.number().int().min(1).max(LONGEST_ESTIMATE).nullable(),
+  }),
   z.object({ kind: z.literal('delete') }),
 ]);
 export type BatchStep = z.infer<typeof BatchStep>;

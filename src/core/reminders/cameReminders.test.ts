@@ -38,7 +38,7 @@ function look(state: State, from: string, to: string): State {
   });
   return applyPatch(state, lookedUntilNow(state, found, { ...context(), now: at(to), zone: FENNICK }).patch);
 }
-const titles = (state: State) => waitingReminders(state, FENNICK).map(({ event: { title } }) => title);
+const titles = (state: State) => waitingReminders(state, FENNICK).map(({ entry: { title } }) => title);
 const put = (state: State, one: CalendarEvent): State => ({
   ...state,
   entries: new Map(state.entries).set(one.id, one),

@@ -1,9 +1,10 @@
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from '../change/patch';
-import { eventAt, targetOfKey } from '../change/target';
+import { entryAt, targetOfKey } from '../change/target';
 import type { CameReminder } from '../model/cameReminder';
-import type { CalendarEvent } from '../model/entry';
+import { type Dated, isDated, isTodo } from '../model/entry';
 import type { ReminderTrigger } from '../model/reminder';
 import type { State } from '../model/state';
+import { isOver } from '../todos/currentTodo';
 import { DAY } from '../time/civil';
 import { instantOf } from '../time/eventTime';
 import type { DueReminder } from './dueReminders';
@@ -16,17 +17,18 @@ const ANSWERED_KEPT = 2 * DAY;
 
 /** What a reminder is about, as it stands now. */
 export interface Reminded {
-  readonly event: CalendarEvent;
+  readonly entry: Dated;
   readonly span: RemindedSpan;
 }
 
-/** What a reminder is about; undefined where that is gone or cancelled. */
+/** What a reminder is about; undefined where that is gone, cancelled or done. */
 export function remindedOf(state: State, occurrenceKey: string, zone: string): Reminded | undefined {
   const context = { now: 0, newId: () => occurrenceKey, zone };
-  const event = eventAt(state, targetOfKey(occurrenceKey), context);
-  if (!event || event.status === 'cancelled') return undefined;
-  const at = { start: instantOf(event.start, zone), end: instantOf(event.end, zone) };
-  return { event, span: remindedSpan(event, at) };
+  const entry = entryAt(state, targetOfKey(occurrenceKey), context);
+  if (!entry || !isDated(entry) || entry.status === 'cancelled') return undefined;
+  if (isTodo(entry) && isOver(entry)) return undefined;
+  const at = { start: instantOf(entry.start, zone), end: instantOf(entry.end, zone) };
+  return { entry, span: remindedSpan(entry, at, zone) };
 }
 
 /** A reminder that waits, with what it is about. */

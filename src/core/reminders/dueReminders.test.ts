@@ -1,13 +1,14 @@
-import { event, FENNICK, remindedOf, series, zoned } from '../../../testing/samples';
-import type { CalendarEvent } from '../model/entry';
+import { date, event, FENNICK, remindedOf, series, todo, zoned } from '../../../testing/samples';
+import type { CalendarEvent, Entry } from '../model/entry';
+import { todoSpan } from '../todos/todoSpan';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { noticeBefore, offsetTrigger, type Reminder, type ReminderTrigger } from '../model/reminder';
 import { type DueReminder, dueReminders } from './dueReminders';
 
 const NONE = { hiddenCalendarIds: [], workingPattern: standardWorkingPattern };
 
-function due(events: readonly CalendarEvent[], from: string, to: string): DueReminder[] {
-  return dueReminders(remindedOf(...events), Date.parse(from), Date.parse(to), FENNICK, NONE);
+function due(entries: readonly Entry[], from: string, to: string): DueReminder[] {
+  return dueReminders(remindedOf(...entries), Date.parse(from), Date.parse(to), FENNICK, NONE);
 }
 const said = (reminders: readonly DueReminder[]) =>
   reminders.map(
@@ -143,4 +144,44 @@ test('thousands of reminders at once are asked about without looking at each ent
   expect(found).toHaveLength(2000);
   expect(found[0]!.due).toBe(Date.parse('2027-03-09T14:00Z') - 1999 * MINUTE);
   expect(performance.now() - started).toBeLessThan(5000);
+});
+
+test('to-dos remind before they are due, on the morning of that day, and no more once they are over', () => {
+  const rope = todo({
+    id: 'rope',
+    title: 'Order rope',
+    ...todoSpan(zoned('2027-03-11T17:00'), undefined),
+    reminders: [{ trigger: offsetTrigger(-60, 'end'), by: 'notice' }],
+  });
+  const claim = todo({
+    id: 'claim',
+    title: 'Grant claim',
+    ...todoSpan(date('2027-03-12'), date('2027-03-08')),
+    reminders: [{ trigger: { kind: 'time-of-day', daysBefore: 0, minute: 540 }, by: 'notice' }],
+  });
+  const weekly = todo({
+    id: 'weekly',
+    title: 'Tide log',
+    ...todoSpan(date('2027-03-05'), undefined),
+    recurrence: { rules: ['FREQ=WEEKLY'], dates: [], exceptionDates: [] },
+    reminders: [{ trigger: { kind: 'time-of-day', daysBefore: 1, minute: 960 }, by: 'notice' }],
+  });
+  const span = ['2027-03-08T00:00Z', '2027-03-13T00:00Z'] as const;
+  expect(said(due([rope, claim, weekly], ...span))).toEqual([
+    '2027-03-11T16:00 Order rope',
+    '2027-03-11T16:00 Tide log',
+    '2027-03-12T09:00 Grant claim',
+  ]);
+  const over = { status: 'completed', completed: 0 } as const;
+  expect(
+    said(
+      due(
+        [
+          { ...rope, ...over },
+          { ...claim, status: 'cancelled' },
+        ],
+        ...span,
+      ),
+    ),
+  ).toEqual([]);
 });

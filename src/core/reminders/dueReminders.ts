@@ -1,7 +1,9 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isDated, isTodo } from '../model/entry';
 import type { Reminder, ReminderWay } from '../model/reminder';
 import type { Occurrence } from '../schedule/occurrence';
-import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
+import type { EntryIndex } from '../schedule/entryIndex';
+import type { OccurrenceFilter } from '../schedule/occurrenceIndex';
+import { isOver } from '../todos/currentTodo';
 import { DAY, HOUR } from '../time/civil';
 import { remindedSpan, remindersOf, reminderTimes } from './dueTimes';
 import type { ReminderIndex } from './reminderIndex';
@@ -21,7 +23,7 @@ export interface DueReminder {
 
 /** What a question about reminders is put to. */
 export interface Reminded {
-  readonly index: OccurrenceIndex;
+  readonly index: EntryIndex;
   readonly reminders: ReminderIndex;
 }
 
@@ -31,23 +33,23 @@ const HORIZONS = [HOUR, DAY, 8 * DAY, 40 * DAY, 400 * DAY, 1800 * DAY];
 /** The key of a due reminder. One at a fixed instant comes once for a series, whatever was changed in it. */
 const keyOf = (
   { key, entryId }: Pick<Occurrence, 'key' | 'entryId'>,
-  event: CalendarEvent,
+  entry: Entry,
   reminder: Reminder,
   due: number,
 ): string => {
   const isFixed = reminder.trigger.kind === 'fixed';
-  return `${isFixed ? (event.seriesId ?? entryId) : key}#${due}#${reminder.by}`;
+  return `${isFixed ? (entry.seriesId ?? entryId) : key}#${due}#${reminder.by}`;
 };
 
 function dueOf(
   occurrence: Occurrence,
-  event: CalendarEvent,
+  entry: Entry,
   reminder: Reminder,
   due: number,
   leave: number,
 ): DueReminder {
   return {
-    key: keyOf(occurrence, event, reminder, due),
+    key: keyOf(occurrence, entry, reminder, due),
     due,
     by: reminder.by,
     occurrence,
@@ -58,10 +60,10 @@ function dueOf(
 
 /**
  * The reminders that fall due after `from` and up to `to`, oldest first, however far from what they remind of. Those of what
- * is cancelled are left out, and those of the calendars that the filter hides; two that come at the same time by the same
+ * is cancelled, or done, are left out, and those of the calendars that the filter hides; two that come at the same time by the same
  * way are one.
  * @param ways by which they come; by any without
- * @param only the events that are looked at; all without
+ * @param only the entries that are looked at; all without
  */
 export function dueReminders(
   { index, reminders }: Reminded,
@@ -73,14 +75,15 @@ export function dueReminders(
   only?: ReadonlySet<string>,
 ): DueReminder[] {
   const found = new Map<string, DueReminder>();
-  const look = (occurrence: Occurrence, event: CalendarEvent | undefined, isFixed = false): void => {
-    if (!event || occurrence.status === 'cancelled') return;
-    const span = remindedSpan(event, occurrence);
-    for (const reminder of remindersOf(event, reminders.usualOf(event.calendarId))) {
+  const look = (occurrence: Occurrence, entry: Entry | undefined, isFixed = false): void => {
+    if (!entry || !isDated(entry) || occurrence.status === 'cancelled') return;
+    if (isTodo(entry) && isOver(entry)) return;
+    const span = remindedSpan(entry, occurrence, viewZone);
+    for (const reminder of remindersOf(entry, reminders.usualOf(entry.calendarId))) {
       if ((reminder.trigger.kind === 'fixed') !== isFixed || (ways && !ways.has(reminder.by))) continue;
       for (const due of reminderTimes(reminder, span, viewZone)) {
         if (due <= from || due > to) continue;
-        const one = dueOf(occurrence, event, reminder, due, span.leave);
+        const one = dueOf(occurrence, entry, reminder, due, span.leave);
         if (!found.has(one.key)) found.set(one.key, one);
       }
     }
@@ -92,17 +95,17 @@ export function dueReminders(
   }
   for (const id of reminders.fixedIds()) {
     if (only && !only.has(id)) continue;
-    const event = index.get(id);
-    if (!event || filter.hiddenCalendarIds?.includes(event.calendarId)) continue;
-    const isDue = event.reminders?.some(
+    const entry = index.get(id);
+    if (!entry || filter.hiddenCalendarIds?.includes(entry.calendarId)) continue;
+    const isDue = entry.reminders?.some(
       (reminder) =>
         reminder.trigger.kind === 'fixed' &&
-        reminderTimes(reminder, { start: 0, end: 0, leave: 0 }, viewZone).some(
+        reminderTimes(reminder, { start: 0, end: 0, leave: 0, day: 0 }, viewZone).some(
           (due) => due > from && due <= to,
         ),
     );
     const occurrence = isDue ? index.representative(id, from, viewZone, filter) : undefined;
-    if (occurrence) look(occurrence, event, true);
+    if (occurrence) look(occurrence, entry, true);
   }
   return [...found.values()].sort((a, b) => a.due - b.due || (a.key < b.key ? -1 : 1));
 }

@@ -1,4 +1,4 @@
-import type { CalendarEvent, Entry } from '../model/entry';
+import type { CalendarEvent, DatedTodo, Entry } from '../model/entry';
 import type { Reminder, ReminderTrigger, UsualReminders } from '../model/reminder';
 import { DAY, MINUTE } from '../time/civil';
 import { ownZone } from '../time/eventTime';
@@ -10,22 +10,38 @@ export interface RemindedSpan {
   readonly end: number;
   /** When one leaves for it: the start, without a way there. */
   readonly leave: number;
+  /** The day whose time of day is meant, as a day number of the viewer: that of the start, of a to-do that of its due time. */
+  readonly day: number;
   /** The zones whose calendar days are counted, where they are not the viewer's. */
   readonly startZone?: string | undefined;
   readonly endZone?: string | undefined;
 }
 
-/** What the reminders of an event at given instants are counted from. */
-export const remindedSpan = (
-  event: Pick<CalendarEvent, 'start' | 'end' | 'travel'>,
+/** What of an entry its reminders are counted from. */
+type Anchored =
+  | Pick<CalendarEvent, 'kind' | 'start' | 'end' | 'travel'>
+  | Pick<DatedTodo, 'kind' | 'start' | 'end' | 'isNeverDue'>;
+
+const dayOf = (instant: number, zone: string): number => Math.floor(instantToWall(zone, instant) / DAY);
+
+/** What the reminders of an entry at given instants are counted from. */
+export function remindedSpan(
+  entry: Anchored,
   at: { readonly start: number; readonly end: number },
-): RemindedSpan => ({
-  start: at.start,
-  end: at.end,
-  leave: at.start - (event.travel?.there ?? 0) * MINUTE,
-  startZone: ownZone(event.start),
-  endZone: ownZone(event.end),
-});
+  viewZone: string,
+): RemindedSpan {
+  const isDue = entry.kind === 'todo' && !entry.isNeverDue;
+  // What is due on a date has until its end.
+  const due = entry.end.kind === 'date' ? at.end - 1 : at.end;
+  return {
+    start: at.start,
+    end: at.end,
+    leave: at.start - ((entry.kind === 'event' && entry.travel?.there) || 0) * MINUTE,
+    day: dayOf(isDue ? due : at.start, viewZone),
+    startZone: ownZone(entry.start),
+    endZone: ownZone(entry.end),
+  };
+}
 
 /**
  * When a trigger comes, in milliseconds. Days are days of the calendar: the same time of the clock on another day (RFC 5545
@@ -36,7 +52,7 @@ export function triggerTime(trigger: ReminderTrigger, span: RemindedSpan, viewZo
     case 'fixed':
       return trigger.at;
     case 'time-of-day': {
-      const day = Math.floor(instantToWall(viewZone, span.start) / DAY) - trigger.daysBefore;
+      const day = span.day - trigger.daysBefore;
       return wallToInstant(viewZone, day * DAY + trigger.minute * MINUTE);
     }
     case 'offset': {

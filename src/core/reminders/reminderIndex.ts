@@ -1,5 +1,5 @@
 import type { Calendar } from '../model/calendar';
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isEvent } from '../model/entry';
 import type { Reminder, ReminderWay, UsualReminders } from '../model/reminder';
 import { MINUTE } from '../time/civil';
 import { LONGEST_WAY, reachOf } from './dueTimes';
@@ -10,7 +10,7 @@ const STEPS: readonly number[] = (() => {
   return [...far.map((minutes) => -minutes).reverse(), 0, ...far].map((minutes) => minutes * MINUTE);
 })();
 
-/** Events whose reminders come between two distances from them, and how many reasons there are to look at each. */
+/** Entries whose reminders come between two distances from them, and how many reasons there are to look at each. */
 class Bucket {
   readonly members = new Map<string, number>();
   constructor(
@@ -30,7 +30,7 @@ class Bucket {
   }
 }
 
-/** What is looked at to find reminders: the events, and between which distances from them (due less anchor) they remind. */
+/** What is looked at to find reminders: the entries, and between which distances from them (due less anchor) they remind. */
 export interface ReminderGroup {
   readonly low: number;
   readonly high: number;
@@ -49,12 +49,12 @@ const bounds = ({ low, high }: { low: number; high: number }): { low: number; hi
 });
 
 /**
- * Which events remind how far from themselves, so that what is due at a time is found among those few that can be: kept
+ * Which entries remind how far from themselves, so that what is due at a time is found among those few that can be: kept
  * with each change, never counted anew.
  */
 export class ReminderIndex {
   private readonly buckets = new Map<string, Bucket>();
-  /** For each event with reminders of its own: the buckets that it is in, and under which ids. */
+  /** For each entry with reminders of its own: the buckets that it is in, and under which ids. */
   private readonly places = new Map<string, readonly (readonly [Bucket, string])[]>();
   private readonly followers = new Map<string, Followers>();
   /** For each event that follows: its set, and under which ids. */
@@ -63,13 +63,13 @@ export class ReminderIndex {
   private readonly usual = new Map<string, UsualReminders>();
 
   /** Replaces everything but the usual reminders. */
-  load(events: Iterable<CalendarEvent>): void {
+  load(entries: Iterable<Entry>): void {
     this.buckets.clear();
     this.places.clear();
     this.followers.clear();
     this.following.clear();
     this.fixed.clear();
-    for (const event of events) this.put(event);
+    for (const entry of entries) this.put(entry);
   }
 
   /** Replaces the usual reminders of all calendars. */
@@ -88,32 +88,34 @@ export class ReminderIndex {
     return this.usual.get(calendarId);
   }
 
-  put(event: CalendarEvent): void {
-    this.remove(event.id);
+  /** A to-do without reminders of its own has none: what is usual in its calendar is usual for events. */
+  put(entry: Entry): void {
+    this.remove(entry.id);
     // A change that holds for later occurrences reminds of those of its series.
     const ids =
-      event.recurrenceRange && event.seriesId !== undefined ? [event.id, event.seriesId] : [event.id];
-    if (event.reminders === undefined) {
-      const followers = this.followersOf(event.calendarId);
-      const set = event.start.kind === 'date' ? followers.wholeDays : followers.timed;
+      entry.recurrenceRange && entry.seriesId !== undefined ? [entry.id, entry.seriesId] : [entry.id];
+    if (entry.reminders === undefined) {
+      if (!isEvent(entry)) return;
+      const followers = this.followersOf(entry.calendarId);
+      const set = entry.start.kind === 'date' ? followers.wholeDays : followers.timed;
       for (const id of ids) set.add(id);
       this.following.set(
-        event.id,
+        entry.id,
         ids.map((id) => [set, id] as const),
       );
       return;
     }
     const places: (readonly [Bucket, string])[] = [];
-    for (const reminder of event.reminders) {
-      if (reminder.trigger.kind === 'fixed') this.fixed.add(event.id);
-      const bucket = this.bucketOf(reminder, (event.travel?.there ?? 0) * MINUTE);
+    for (const reminder of entry.reminders) {
+      if (reminder.trigger.kind === 'fixed') this.fixed.add(entry.id);
+      const bucket = this.bucketOf(reminder, ((isEvent(entry) && entry.travel?.there) || 0) * MINUTE);
       if (!bucket) continue;
       for (const id of ids) {
         bucket.add(id);
         places.push([bucket, id]);
       }
     }
-    if (places.length > 0) this.places.set(event.id, places);
+    if (places.length > 0) this.places.set(entry.id, places);
   }
 
   remove(id: string): void {
@@ -125,7 +127,7 @@ export class ReminderIndex {
     this.following.delete(id);
   }
 
-  /** The events with reminders at fixed instants. */
+  /** The entries with reminders at fixed instants. */
   fixedIds(): ReadonlySet<string> {
     return this.fixed;
   }

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isEvent } from '../model/entry';
 import type { ReminderWay } from '../model/reminder';
 import type { OccurrenceFilter } from '../schedule/occurrenceIndex';
 import { DAY } from '../time/civil';
@@ -30,12 +30,12 @@ export class ReminderPlan {
     this.stale.clear();
   }
 
-  /** Takes note of an event that was put, changed or taken away. */
-  touch(event: CalendarEvent): void {
+  /** Takes note of an entry that was put, changed or taken away. */
+  touch(entry: Entry): void {
     // It may be a day off, which series of any calendar skip.
-    if (event.start.kind === 'date') return this.drop();
-    this.stale.add(event.id);
-    if (event.seriesId !== undefined) this.stale.add(event.seriesId);
+    if (isEvent(entry) && entry.start.kind === 'date') return this.drop();
+    this.stale.add(entry.id);
+    if (entry.seriesId !== undefined) this.stale.add(entry.seriesId);
   }
 
   /** When the next reminder falls due after an instant, if one does. */

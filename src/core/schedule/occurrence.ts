@@ -1,5 +1,5 @@
 import type { Colour } from '../model/colour';
-import type { CalendarEvent, Travel } from '../model/entry';
+import { type CalendarEvent, type Dated, isEvent, type Travel } from '../model/entry';
 import type { UsualReminders } from '../model/reminder';
 import { tieOf } from '../todos/tieOf';
 import { DAY, MINUTE } from '../time/civil';
@@ -55,9 +55,15 @@ export interface Occurrence {
   readonly isOutlined?: boolean | undefined;
 }
 
-/** What a view draws of an event at given instants, under the id of its series where that is another. */
+/** The way to an entry, where it is something that one goes to. */
+export const travelOf = (entry: Dated): Travel | undefined => (isEvent(entry) ? entry.travel : undefined);
+
+/**
+ * What a view draws of an entry at given instants, under the id of its series where that is another. A to-do takes no time
+ * itself.
+ */
 export function occurrenceOf(
-  event: CalendarEvent,
+  event: Dated,
   at: {
     readonly start: number;
     readonly end: number;
@@ -85,22 +91,25 @@ export function occurrenceOf(
     allDay,
     zone: event.start.kind === 'zoned' && event.start.zone !== viewZone ? ownZone(event.start) : undefined,
     endZone: endZoneOf(event),
-    availability: event.availability,
+    availability: isEvent(event) ? event.availability : 'free',
     classification: event.classification,
-    status: event.status,
+    status: statusOf(event),
     ownAnswer: event.ownAnswer,
     recurring: !!event.recurrence || event.seriesId !== undefined,
     changed: event.seriesId !== undefined && at.entryId === undefined,
     reminds: event.reminders && event.reminders.length > 0,
-    ways: waysOf(event.travel, at, viewZone),
+    ways: waysOf(travelOf(event), at, viewZone),
     colour: event.colour,
     categories: event.categories.length > 0 ? event.categories : undefined,
-    timedMinutes: event.timedMinutes,
+    timedMinutes: isEvent(event) ? event.timedMinutes : undefined,
     tie: tieOf(event),
   };
 }
 
-const endZoneOf = ({ start, end }: CalendarEvent): string | undefined =>
+const statusOf = (entry: Dated): CalendarEvent['status'] =>
+  isEvent(entry) ? entry.status : entry.status === 'cancelled' ? 'cancelled' : 'confirmed';
+
+const endZoneOf = ({ start, end }: Dated): string | undefined =>
   end.kind === 'zoned' && (start.kind !== 'zoned' || start.zone !== end.zone) ? ownZone(end) : undefined;
 
 /** The days, half-open as day numbers, that an occurrence touches in the viewer's zone. */

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../model/entry';
+import { type CalendarEvent, type Dated, isEvent } from '../model/entry';
 import type { WorkingPattern } from '../model/settings';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { type RangeChange, rangeChangeAt, rangeChanges, shapeAt } from '../recurrence/occurrenceShape';
@@ -18,6 +18,7 @@ import {
   takenSpans,
   type TakenSpan,
   takesTime,
+  travelOf,
   waysOf,
 } from './occurrence';
 
@@ -42,19 +43,19 @@ export interface OccurrenceFilter {
 }
 
 /**
- * All events, ready to say what occurs in a window. Single events and changed occurrences lie in a sorted
- * index; series are expanded over the window only.
+ * All entries of a kind that have a span, events where nothing else is said, ready to say what occurs in a window. Single
+ * ones and changed occurrences lie in a sorted index; series are expanded over the window only.
  */
-export class OccurrenceIndex {
-  private readonly events = new Map<string, CalendarEvent>();
+export class OccurrenceIndex<Kept extends Dated = CalendarEvent> {
+  private readonly events = new Map<string, Kept>();
   private readonly singles = new IntervalIndex();
-  private readonly series = new Map<string, Series<CalendarEvent>>();
+  private readonly series = new Map<string, Series<Kept>>();
   /** For each series: the ids of its changed occurrences. */
   private readonly changed = new Map<string, Set<string>>();
   /** For each series: the wall keys of occurrences that another record stands for, with that record's id. */
   private readonly overridden = new Map<string, Map<string, string>>();
   /** For each series that has any: its changes that hold for later occurrences too. */
-  private readonly ranges = new Map<string, readonly RangeChange<CalendarEvent>[]>();
+  private readonly ranges = new Map<string, readonly RangeChange<Kept>[]>();
   /** The days off of calendars that a series skips, read when they are first asked for. */
   private readonly daysOff = new Map<string, DaysOff>();
   private at: ((id: string | undefined) => void) | undefined;
@@ -62,11 +63,14 @@ export class OccurrenceIndex {
   /** The longest way there or back of any event that was here, in milliseconds. */
   private longestWay = 0;
 
+  /** @param daysOffIn the events among which days off are looked up, where they are not these */
+  constructor(private readonly daysOffIn?: OccurrenceIndex) {}
+
   /**
    * Replaces everything.
    * @param aside events that are left out of all questions until they are put anew
    */
-  load(events: Iterable<CalendarEvent>, aside: ReadonlySet<string> = new Set()): void {
+  load(events: Iterable<Kept>, aside: ReadonlySet<string> = new Set()): void {
     this.events.clear();
     this.series.clear();
     this.changed.clear();
@@ -126,7 +130,7 @@ export class OccurrenceIndex {
     else if (!this.series.delete(id)) this.withoutInterval(event);
   }
 
-  private withoutInterval(event: CalendarEvent): void {
+  private withoutInterval(event: Kept): void {
     try {
       this.singles.remove(intervalOf(event));
     } catch {
@@ -135,7 +139,7 @@ export class OccurrenceIndex {
   }
 
   /** Puts an event in place of the one of its id. */
-  put(event: CalendarEvent): void {
+  put(event: Kept): void {
     this.remove(event.id);
     this.hold(event);
     this.forgetDaysOff(event);
@@ -158,10 +162,10 @@ export class OccurrenceIndex {
     return { start: start - this.longestWay, end: end + this.longestWay };
   }
 
-  private hold(event: CalendarEvent): void {
+  private hold(event: Kept): void {
     this.events.set(event.id, event);
-    if (event.travel)
-      this.longestWay = Math.max(this.longestWay, event.travel.there * MINUTE, event.travel.back * MINUTE);
+    const travel = travelOf(event);
+    if (travel) this.longestWay = Math.max(this.longestWay, travel.there * MINUTE, travel.back * MINUTE);
     if (event.seriesId === undefined) return;
     const known = this.changed.get(event.seriesId);
     if (known) known.add(event.id);
@@ -190,20 +194,22 @@ export class OccurrenceIndex {
 
   /** The days that a calendar marks as days off. */
   daysOffOf(calendarId: string): DaysOff {
+    if (this.daysOffIn) return this.daysOffIn.daysOffOf(calendarId);
     const known = this.daysOff.get(calendarId);
     if (known) return known;
     const own: CalendarEvent[] = [];
-    for (const event of this.events.values()) if (event.calendarId === calendarId) own.push(event);
+    for (const event of this.events.values())
+      if (isEvent(event) && event.calendarId === calendarId) own.push(event);
     const daysOff = new DaysOff(own);
     this.daysOff.set(calendarId, daysOff);
     return daysOff;
   }
 
-  private forgetDaysOff(event: CalendarEvent): void {
+  private forgetDaysOff(event: Kept): void {
     if (event.start.kind === 'date') this.daysOff.delete(event.calendarId);
   }
 
-  get(id: string): CalendarEvent | undefined {
+  get(id: string): Kept | undefined {
     return this.events.get(id);
   }
 
@@ -213,7 +219,7 @@ export class OccurrenceIndex {
   }
 
   /** The event that an occurrence has its fields from: its own, its series', or a change that holds for it. */
-  fieldsOf(occurrence: Pick<Occurrence, 'entryId' | 'recurrenceKey'>): CalendarEvent | undefined {
+  fieldsOf(occurrence: Pick<Occurrence, 'entryId' | 'recurrenceKey'>): Kept | undefined {
     const { entryId, recurrenceKey } = occurrence;
     const ranges = this.ranges.get(entryId);
     if (!ranges?.length || recurrenceKey === undefined) return this.events.get(entryId);
@@ -225,7 +231,7 @@ export class OccurrenceIndex {
   }
 
   /** The events, in no particular order. */
-  all(): IterableIterator<CalendarEvent> {
+  all(): IterableIterator<Kept> {
     return this.events.values();
   }
 
@@ -274,16 +280,16 @@ export class OccurrenceIndex {
     asked: InstantRange,
     viewZone: string,
     filter: OccurrenceFilter,
-    accepts: (event: CalendarEvent) => boolean,
+    accepts: (event: Kept) => boolean,
   ): TakenSpan[] {
     const hidden = new Set(filter.hiddenCalendarIds ?? []);
-    const counts = (event: CalendarEvent) =>
-      takesTime(event) && !hidden.has(event.calendarId) && accepts(event);
+    const counts = (event: Kept) =>
+      isEvent(event) && takesTime(event) && !hidden.has(event.calendarId) && accepts(event);
     const spans: TakenSpan[] = [];
     const window = this.withWays(asked);
-    const add = (event: CalendarEvent, start: number, end: number): void => {
+    const add = (event: Kept, start: number, end: number): void => {
       const wall = instantToWall(viewZone, start);
-      const ways = waysOf(event.travel, { start, end }, viewZone);
+      const ways = waysOf(travelOf(event), { start, end }, viewZone);
       if (event.start.kind === 'date') {
         const startWall = Math.round(wall / DAY) * DAY;
         const endWall = startWall + wallOf(event.end) - wallOf(event.start);
@@ -303,7 +309,7 @@ export class OccurrenceIndex {
     }
     const budget = new Budget();
     const lookup = this.lookups(filter.workingPattern);
-    const addTaken = (id: string, series: Series<CalendarEvent>): void => {
+    const addTaken = (id: string, series: Series<Kept>): void => {
       const { event } = series;
       const skip = event.recurrence?.skipDaysOff;
       const daysOff = skip && lookup(skip.calendarId);
@@ -394,7 +400,7 @@ export class OccurrenceIndex {
 
   private addSeries(
     id: string,
-    series: Series<CalendarEvent>,
+    series: Series<Kept>,
     window: InstantRange,
     viewZone: string,
     daysOff: DayOffLookup | undefined,
@@ -425,7 +431,7 @@ export class OccurrenceIndex {
     }
   }
 
-  private noteOverride(event: CalendarEvent): void {
+  private noteOverride(event: Kept): void {
     if (event.seriesId === undefined || !event.recurrenceId) return;
     const series = this.series.get(event.seriesId);
     if (!series) return;
@@ -445,7 +451,7 @@ export const byStart = (a: Occurrence, b: Occurrence): number =>
 
 /** The dates of a series that touch a window, taken off the question's budget; of one that is asked for in whole, all. */
 function datesOf(
-  series: Series<CalendarEvent>,
+  series: Series<Dated>,
   window: InstantRange,
   viewZone: string,
   daysOff: DayOffLookup | undefined,
@@ -465,7 +471,7 @@ function datesOf(
 }
 
 /** How far, in milliseconds, the changes of a series may move its occurrences or lengthen them. */
-function reachOf(ranges: readonly RangeChange<CalendarEvent>[]): number {
+function reachOf(ranges: readonly RangeChange<Dated>[]): number {
   const far = ranges.map(({ event, wall }) => {
     const start = instantOf(event.start, 'UTC');
     return Math.abs(start - wall) + instantOf(event.end, 'UTC') - start;
@@ -474,7 +480,7 @@ function reachOf(ranges: readonly RangeChange<CalendarEvent>[]): number {
 }
 
 /** Where an event lies as UTC would read it: floating times and dates are looked for with a margin. */
-function intervalOf(event: CalendarEvent): Interval {
+function intervalOf(event: Dated): Interval {
   const start = instantOf(event.start, 'UTC');
   return { id: event.id, start, end: Math.max(start, instantOf(event.end, 'UTC')) };
 }

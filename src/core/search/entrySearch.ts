@@ -1,14 +1,18 @@
 import MiniSearch, { type SearchResult } from 'minisearch';
 import { attachmentNamesOf, attendeesOf } from '../model/attendees';
-import type { CalendarEvent } from '../model/entry';
+import { type Entry, isDated, isTodo } from '../model/entry';
 import { type OwnNote, ownNoteId } from '../model/ownNote';
 import type { WorkingPattern } from '../model/settings';
 import { foldText } from '../schedule/entryFilter';
 import type { Occurrence } from '../schedule/occurrence';
-import { dayWindow, type OccurrenceIndex } from '../schedule/occurrenceIndex';
+import type { EntryIndex } from '../schedule/entryIndex';
+import { dayWindow } from '../schedule/occurrenceIndex';
 import { civilDate, DAY, dayNumber, MINUTE, parseDate } from '../time/civil';
 import { instantToWall } from '../time/zones';
-import { isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
+import { isOver } from '../todos/currentTodo';
+import { dueOf } from '../todos/todoSpan';
+import { instantOf } from '../time/eventTime';
+import { type IsWord, isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
 
 /** Where words are looked for. */
 export const SEARCH_FIELDS = ['title', 'place', 'notes', 'people', 'categories', 'attachments'] as const;
@@ -26,10 +30,37 @@ export interface SearchRequest {
   readonly limit: number;
 }
 
-/** An entry that was found: of a series, its next date, or the last one. */
+/** An entry that was found. */
 export interface SearchHit {
-  readonly occurrence: Occurrence;
+  /** A `targetKey`. */
+  readonly key: string;
+  readonly kind: Entry['kind'];
+  readonly calendarId: string;
+  readonly title: string;
+  readonly location: string;
+  /** Of a series, its next date, or the last one; undefined for a to-do without a date. */
+  readonly occurrence: Occurrence | undefined;
+  /** Whether a to-do is done or called off, and whether it is due at the end of its occurrence. */
+  readonly isOver: boolean;
+  readonly isDue: boolean;
+  readonly isRecurring: boolean;
   readonly fields: readonly SearchField[];
+}
+
+function hitOf({ entry, occurrence, fields }: Found): SearchHit {
+  const { id, kind, calendarId, title, location } = entry;
+  return {
+    key: occurrence?.key ?? id,
+    kind,
+    calendarId,
+    title: occurrence?.title ?? title,
+    location: occurrence?.location ?? location,
+    occurrence,
+    isOver: isTodo(entry) && isOver(entry),
+    isDue: isTodo(entry) && dueOf(entry) !== undefined,
+    isRecurring: entry.recurrence !== undefined || entry.seriesId !== undefined,
+    fields,
+  };
 }
 
 export interface SearchAnswer {
@@ -56,24 +87,27 @@ const FEW = 3;
 const CHUNK = 500;
 
 interface Found {
-  readonly event: CalendarEvent;
-  readonly occurrence: Occurrence;
+  readonly entry: Entry;
+  readonly occurrence: Occurrence | undefined;
   readonly fields: readonly SearchField[];
   readonly score: number;
 }
 
-const fieldsOf = (event: CalendarEvent, ownNote = ''): Record<SearchField, string> => ({
-  title: event.title,
-  place: event.location,
-  notes: [event.notes, ownNote].filter(Boolean).join('\n'),
-  people: attendeesOf(event)
+const fieldsOf = (entry: Entry, ownNote = ''): Record<SearchField, string> => ({
+  title: entry.title,
+  place: entry.location,
+  notes: [entry.notes, partsOf(entry), ownNote].filter(Boolean).join('\n'),
+  people: attendeesOf(entry)
     .map(({ name, address }) => `${name} ${address}`)
     .join('\n'),
-  categories: event.categories.join('\n'),
-  attachments: attachmentNamesOf(event).join('\n'),
+  categories: entry.categories.join('\n'),
+  attachments: attachmentNamesOf(entry).join('\n'),
 });
 
-/** Full-text search over the entries of an occurrence index. Its own index is made when it is first asked, and then follows. */
+const partsOf = (entry: Entry): string =>
+  isTodo(entry) ? (entry.parts ?? []).map(({ text }) => text).join('\n') : '';
+
+/** Full-text search over all entries. Its own index is made when it is first asked, and then follows. */
 export class EntrySearch {
   private texts: MiniSearch<{ id: string } & Record<SearchField, string>> | undefined;
   private making: Promise<void> | undefined;
@@ -83,10 +117,10 @@ export class EntrySearch {
   /** The person's own notes, by the id that they have for an entry. */
   private readonly ownNotes = new Map<string, string>();
 
-  constructor(private readonly index: OccurrenceIndex) {}
+  constructor(private readonly index: EntryIndex) {}
 
-  private textsOf(event: CalendarEvent): Record<SearchField, string> {
-    return fieldsOf(event, this.ownNotes.get(ownNoteId(event.calendarId, event.uid)));
+  private textsOf(entry: Entry): Record<SearchField, string> {
+    return fieldsOf(entry, this.ownNotes.get(ownNoteId(entry.calendarId, entry.uid)));
   }
 
   /** Replaces all notes of the person's own. */
@@ -101,7 +135,7 @@ export class EntrySearch {
   putNote(id: string, text: string | undefined): void {
     if (text === undefined) this.ownNotes.delete(id);
     else this.ownNotes.set(id, text);
-    for (const event of this.index.all()) if (ownNoteId(event.calendarId, event.uid) === id) this.put(event);
+    for (const entry of this.index.all()) if (ownNoteId(entry.calendarId, entry.uid) === id) this.put(entry);
   }
 
   /** Forgets everything: the entries are others now. */
@@ -111,13 +145,13 @@ export class EntrySearch {
     this.next.clear();
   }
 
-  /** Follows a change of one event. */
-  put(event: CalendarEvent): void {
+  /** Follows a change of one entry. */
+  put(entry: Entry): void {
     // A changed occurrence, or a day off, moves the next date of another record.
     this.next.clear();
     if (!this.texts) return;
-    this.remove(event.id);
-    this.texts.add({ id: event.id, ...this.textsOf(event) });
+    this.remove(entry.id);
+    this.texts.add({ id: entry.id, ...this.textsOf(entry) });
   }
 
   remove(id: string): void {
@@ -136,8 +170,8 @@ export class EntrySearch {
       const ids = [...this.index.all()].map(({ id }) => id);
       for (let start = 0; start < ids.length; start += CHUNK) {
         for (const id of ids.slice(start, start + CHUNK)) {
-          const event = this.index.get(id);
-          if (event && !texts.has(id)) texts.add({ id, ...this.textsOf(event) });
+          const entry = this.index.get(id);
+          if (entry && !texts.has(id)) texts.add({ id, ...this.textsOf(entry) });
         }
         await new Promise((resolve) => setTimeout(resolve, 0));
         if (this.texts !== texts) return;
@@ -159,18 +193,19 @@ export class EntrySearch {
     const take = (asked: SearchQuery, further: number) => {
       const test = this.test(asked, request);
       for (const { id, fields, score } of this.candidates(asked)) {
-        const event = this.index.get(id);
-        if (!event || found.has(id) || !mayBeAt(event, asked.times) || !test(event)) continue;
-        const occurrence = this.occurrenceFor(event, asked, request);
-        if (occurrence) found.set(id, { event, occurrence, fields, score: score + further });
+        const entry = this.index.get(id);
+        if (!entry || found.has(id) || !mayBeAt(entry, asked.times) || !test(entry)) continue;
+        const occurrence = isDated(entry) ? this.occurrenceFor(entry, asked, request) : undefined;
+        if (occurrence || isAnytime(entry, asked))
+          found.set(id, { entry, occurrence, fields, score: score + further });
       }
     };
     take({ ...query, times: undefined }, query.times ? 1 : 0);
     // What plain words say of a time is found, too, after what holds the words.
     if (query.times) take({ ...query, words: query.times.words }, 0);
     // A series is found once: its changed occurrences stand back where it is found itself.
-    for (const [id, { event }] of found)
-      if (event.seriesId !== undefined && found.has(event.seriesId)) found.delete(id);
+    for (const [id, { entry }] of found)
+      if (entry.seriesId !== undefined && found.has(entry.seriesId)) found.delete(id);
     for (const { fields } of found.values()) for (const field of fields) counts[field]++;
     const { field } = request;
     const shown = [...found.values()].filter(({ fields }) => !field || fields.includes(field));
@@ -178,11 +213,11 @@ export class EntrySearch {
       .sort(
         (a, b) =>
           b.score - a.score ||
-          nearness(a.occurrence, request.now) - nearness(b.occurrence, request.now) ||
-          (a.occurrence.key < b.occurrence.key ? -1 : 1),
+          difference(nearness(a.occurrence, request.now), nearness(b.occurrence, request.now)) ||
+          (a.entry.id < b.entry.id ? -1 : 1),
       )
       .slice(0, request.limit)
-      .map(({ occurrence, fields }) => ({ occurrence, fields }));
+      .map(hitOf);
     return { hits, total: shown.length, counts, problems: query.problems };
   }
 
@@ -208,9 +243,9 @@ export class EntrySearch {
     const take = (asked: SearchQuery) => {
       const test = this.test(asked, request);
       for (const { id } of this.candidates(asked)) {
-        const event = this.index.get(id);
-        if (!event || ids.has(id) || !mayBeAt(event, asked.times) || !test(event)) continue;
-        if (!asked.times || this.occurrenceFor(event, asked, request)) ids.add(id);
+        const entry = this.index.get(id);
+        if (!entry || ids.has(id) || !mayBeAt(entry, asked.times) || !test(entry)) continue;
+        if (!asked.times || (isDated(entry) && this.occurrenceFor(entry, asked, request))) ids.add(id);
       }
     };
     take({ ...query, times: undefined });
@@ -242,7 +277,7 @@ export class EntrySearch {
     return [...exact, ...fuzzy.filter(({ id }) => !known.has(String(id)))];
   }
 
-  private test(query: SearchQuery, request: SearchRequest): (event: CalendarEvent) => boolean {
+  private test(query: SearchQuery, request: SearchRequest): (entry: Entry) => boolean {
     const phrases = query.phrases.map(foldText);
     const without = query.without.map(foldText);
     const wanted = query.calendars.map(foldText);
@@ -255,14 +290,13 @@ export class EntrySearch {
         )
         .map(({ id }) => id),
     );
-    return (event) => {
-      if (wanted.length > 0 && !calendarIds.has(event.calendarId)) return false;
-      const isSeries = !!event.recurrence || event.seriesId !== undefined;
-      if (query.is && (query.is === 'series') !== isSeries) return false;
-      if (query.has.includes('attachment') && attachmentNamesOf(event).length === 0) return false;
-      if (query.has.includes('people') && attendeesOf(event).length === 0) return false;
+    return (entry) => {
+      if (wanted.length > 0 && !calendarIds.has(entry.calendarId)) return false;
+      if (!query.is.every((word) => IS[word](entry, request))) return false;
+      if (query.has.includes('attachment') && attachmentNamesOf(entry).length === 0) return false;
+      if (query.has.includes('people') && attendeesOf(entry).length === 0) return false;
       if (phrases.length + without.length === 0) return true;
-      const text = foldText(Object.values(this.textsOf(event)).join('\n'));
+      const text = foldText(Object.values(this.textsOf(entry)).join('\n'));
       if (without.length > 0) {
         const words = text.split(/[^\p{L}\p{N}]+/u);
         if (without.some((left) => words.some((word) => word.startsWith(left)))) return false;
@@ -271,9 +305,9 @@ export class EntrySearch {
     };
   }
 
-  /** The occurrence to show of an event: within the days asked for, of a series the next from now on, or the last. */
+  /** The occurrence to show of an entry: within the days asked for, of a series the next from now on, or the last. */
   private occurrenceFor(
-    event: CalendarEvent,
+    entry: Entry,
     { from, end, times }: SearchQuery,
     { zone, now, workingPattern }: SearchRequest,
   ): Occurrence | undefined {
@@ -284,13 +318,13 @@ export class EntrySearch {
       ? dayWindow(Math.max(first, -700_000), Math.min(last, 2_900_000), zone)
       : undefined;
     const near = (within: typeof window) =>
-      this.index.representative(event.id, now, zone, { workingPattern }, within);
+      this.index.representative(entry.id, now, zone, { workingPattern }, within);
     const fits = (occurrence: Occurrence | undefined): occurrence is Occurrence =>
       occurrence !== undefined &&
       (times?.minute === undefined ||
         (!occurrence.allDay && minuteOfDay(occurrence.startWall) === times.minute)) &&
       (times?.month === undefined || monthOfDay(occurrence.startWall) === times.month);
-    if (times?.month !== undefined && event.recurrence) {
+    if (times?.month !== undefined && entry.recurrence) {
       // Of a series the next such month, else the last one.
       for (const year of [0, 1, -1]) {
         const { year: present } = civilDate(Math.floor(instantToWall(zone, now) / DAY));
@@ -301,35 +335,61 @@ export class EntrySearch {
       }
       return undefined;
     }
-    if (event.recurrence && !window && times?.minute === undefined)
-      return this.nextOf(event, zone, now, workingPattern);
+    if (entry.recurrence && !window && times?.minute === undefined)
+      return this.nextOf(entry, zone, now, workingPattern);
     const found = near(window);
     return fits(found) ? found : undefined;
   }
 
   /** The next date of a series, or the last one; found once. */
   private nextOf(
-    event: CalendarEvent,
+    entry: Entry,
     zone: string,
     now: number,
     workingPattern: WorkingPattern,
   ): Occurrence | undefined {
-    const known = this.next.get(`${zone} ${event.id}`);
+    const known = this.next.get(`${zone} ${entry.id}`);
     if (known && known.end >= now) return known;
-    const found = this.index.representative(event.id, now, zone, { workingPattern });
-    if (found) this.next.set(`${zone} ${event.id}`, found);
+    const found = this.index.representative(entry.id, now, zone, { workingPattern });
+    if (found) this.next.set(`${zone} ${entry.id}`, found);
     return found;
   }
 }
 
-/** Whether a single event can be at the times asked for, as its own date says: a zone moves it by a day at the most. */
-function mayBeAt(event: CalendarEvent, times: PlainTimes | undefined): boolean {
-  if (!times || event.recurrence) return true;
-  const day = parseDate(event.start.kind === 'date' ? event.start.date : event.start.local);
+const isSeries = ({ recurrence, seriesId }: Entry): boolean => !!recurrence || seriesId !== undefined;
+const isOpenTodo = (entry: Entry): boolean => isTodo(entry) && !isOver(entry);
+
+/** Whether an entry is what is asked for by each word. */
+const IS: Readonly<Record<IsWord, (entry: Entry, request: SearchRequest) => boolean>> = {
+  series: isSeries,
+  single: (entry) => !isSeries(entry),
+  event: ({ kind }) => kind === 'event',
+  todo: isTodo,
+  open: isOpenTodo,
+  done: (entry) => isTodo(entry) && isOver(entry),
+  // Of a series each date is due by itself.
+  overdue: (entry, { zone, now }) =>
+    isOpenTodo(entry) &&
+    !entry.recurrence &&
+    isDated(entry) &&
+    dueOf(entry) !== undefined &&
+    instantOf(entry.end, zone) <= now,
+};
+
+/** Whether an entry that is on no day is asked for: no days are named. */
+const isAnytime = (entry: Entry, { from, end, times }: SearchQuery): boolean =>
+  !isDated(entry) && from === undefined && end === undefined && times === undefined;
+
+/** Whether a single entry can be at the times asked for, as its own date says: a zone moves it by a day at the most. */
+function mayBeAt(entry: Entry, times: PlainTimes | undefined): boolean {
+  if (!times || entry.recurrence) return true;
+  if (!entry.start) return false;
+  const day = parseDate(entry.start.kind === 'date' ? entry.start.date : entry.start.local);
   if (times.days) return day >= times.days.first - 400 && day <= times.days.end;
   return times.month === undefined || [-1, 0, 1].some((by) => civilDate(day + by).month === times.month);
 }
 
+const difference = (a: number, b: number): number => (a === b ? 0 : a - b);
 const minuteOfDay = (wall: number): number => Math.floor((wall - Math.floor(wall / DAY) * DAY) / MINUTE);
 const monthOfDay = (wall: number): number => civilDate(Math.floor(wall / DAY)).month;
 const monthDays = (year: number, month: number): { first: number; end: number } => ({
@@ -337,6 +397,10 @@ const monthDays = (year: number, month: number): { first: number; end: number } 
   end: dayNumber(month === 12 ? year + 1 : year, month === 12 ? 1 : month + 1, 1),
 });
 
-const nearness = (occurrence: Occurrence, now: number): number =>
-  // What is past counts as twice as far.
-  occurrence.end >= now ? Math.max(0, occurrence.start - now) : 2 * (now - occurrence.end);
+const nearness = (occurrence: Occurrence | undefined, now: number): number =>
+  // What is past counts as twice as far; what is on no day comes last.
+  !occurrence
+    ? Infinity
+    : occurrence.end >= now
+      ? Math.max(0, occurrence.start - now)
+      : 2 * (now - occurrence.end);

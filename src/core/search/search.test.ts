@@ -1,9 +1,10 @@
-import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
-import type { CalendarEvent } from '../model/entry';
-import { OccurrenceIndex } from '../schedule/occurrenceIndex';
+import { date, event, FENNICK, series, todo, zoned } from '../../../testing/samples';
+import type { Entry } from '../model/entry';
+import { EntryIndex } from '../schedule/entryIndex';
 import { localString, parseDate } from '../time/civil';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { EntrySearch, type SearchField } from './entrySearch';
+import { todoSpan } from '../todos/todoSpan';
 import { isQueryEmpty, parseSearch } from './searchQuery';
 
 const now = Date.UTC(2027, 2, 9, 10, 20);
@@ -11,9 +12,9 @@ const calendars = [
   { id: 'meetings', name: 'Meetings', mark: 'ME' },
   { id: 'desk', name: 'Desk work', mark: 'DW' },
 ];
-const searching = (...events: CalendarEvent[]) => {
-  const index = new OccurrenceIndex();
-  index.load(events);
+const searching = (...entries: Entry[]) => {
+  const index = new EntryIndex();
+  index.load(entries);
   const search = new EntrySearch(index);
   const find = (text: string, field?: SearchField) =>
     search.find({
@@ -26,7 +27,7 @@ const searching = (...events: CalendarEvent[]) => {
       limit: 20,
     });
   const ids = async (text: string, field?: SearchField) =>
-    (await find(text, field)).hits.map(({ occurrence }) => occurrence.entryId);
+    (await find(text, field)).hits.map(({ key }) => key.split('|')[0]);
   return { index, search, find, ids };
 };
 const attendees = [{ address: 'mailto:salma@fennick.example', parameters: { cn: 'Salma Wray' } }];
@@ -93,7 +94,7 @@ describe('a search line', () => {
       calendars: ['ME'],
       from: parseDate('2027-01-01'),
       end: parseDate('2027-04-01'),
-      is: 'series',
+      is: ['series'],
       has: ['attachment'],
       without: ['draft'],
       problems: [],
@@ -113,7 +114,7 @@ describe('a search line', () => {
 test('words are found in every field, with counts by field', async () => {
   const { find, ids } = searching(...corpus);
   const lens = await find('lens');
-  expect(lens.hits.map(({ occurrence }) => occurrence.entryId)).toEqual(['lens', 'panel']);
+  expect(lens.hits.map(({ key }) => key.split('|')[0])).toEqual(['lens', 'panel']);
   expect(lens.counts).toMatchObject({ title: 1, notes: 1, place: 0, people: 0 });
   expect(await ids('lens', 'notes')).toEqual(['panel']);
   expect(await ids('salma')).toEqual(['panel']);
@@ -137,9 +138,9 @@ test('a series is found once, with its next date; one that has ended, with its l
   const rota = await find('keeper');
   expect(rota.total).toBe(1);
   // The call of today was moved to 16:00.
-  expect(localString(rota.hits[0]!.occurrence.startWall)).toBe('2027-03-09T16:00:00');
+  expect(localString(rota.hits[0]!.occurrence!.startWall)).toBe('2027-03-09T16:00:00');
   const done = await find('paint');
-  expect(localString(done.hits[0]!.occurrence.startWall)).toBe('2026-05-03T08:00:00');
+  expect(localString(done.hits[0]!.occurrence!.startWall)).toBe('2026-05-03T08:00:00');
 });
 
 test('operators narrow what is found, also without words', async () => {
@@ -201,7 +202,7 @@ test('days, months and times that are typed plainly find what lies there, after 
   expect(await ids('lens March 2027')).toEqual(['lens', 'panel']);
   expect(await ids('round March 2027')).toEqual([]);
   expect(await ids('10:00 lens')).toEqual(['lens']);
-  expect((await find('June 2027')).hits.map(({ occurrence }) => occurrence.entryId)).toContain('lamp');
+  expect((await find('June 2027')).hits.map(({ key }) => key.split('|')[0])).toContain('lamp');
 });
 
 test('what is counted is what can be reached: the days asked for count, and a longer list goes on', async () => {
@@ -273,4 +274,38 @@ test('a note of one’s own is found', async () => {
   expect(await ids('fender')).toEqual(['feed']);
   search.putNote(`meetings|pilot@boats.example`, undefined);
   expect(await ids('fender')).toEqual([]);
+});
+
+test('to-dos are found by their words and parts, with when they are due, and told apart by what they are', async () => {
+  const { find, ids, index, search } = searching(
+    event({ id: 'call', title: 'Rope supplier' }),
+    todo({
+      id: 'rope',
+      title: 'Order rope',
+      parts: [{ text: 'measure the hoist', isDone: false }],
+      ...todoSpan(date('2027-03-08'), undefined),
+    }),
+    todo({ id: 'someday', title: 'Rope locker' }),
+    todo({ id: 'coiled', title: 'Coil rope', status: 'completed' }),
+  );
+  const rope = await find('rope');
+  expect(rope.hits.map(({ key, kind, isDue, isOver }) => [key, kind, isDue, isOver])).toEqual(
+    expect.arrayContaining([
+      ['call', 'event', false, false],
+      ['rope', 'todo', true, false],
+      ['someday', 'todo', false, false],
+      ['coiled', 'todo', false, true],
+    ]),
+  );
+  expect(await ids('hoist')).toEqual(['rope']);
+  expect((await ids('rope is:todo')).sort()).toEqual(['coiled', 'rope', 'someday']);
+  expect((await ids('rope is:open')).sort()).toEqual(['rope', 'someday']);
+  expect(await ids('is:overdue')).toEqual(['rope']);
+  expect(await ids('rope is:done')).toEqual(['coiled']);
+  expect(await ids('rope is:event')).toEqual(['call']);
+  // What is on no day is on none of those that are named.
+  expect(await ids('rope is:todo since:2027-03-01')).toEqual(['rope']);
+  index.remove('rope');
+  search.remove('rope');
+  expect(await ids('hoist')).toEqual([]);
 });

@@ -1,6 +1,10 @@
 import { dayNumber, isRealDate, parseDate } from '../time/civil';
 import { MONTH_NAMES } from '../time/monthNames';
 
+/** What an entry can be asked to be after `is:`. What is open or done is a to-do. */
+export const IS_WORDS = ['series', 'single', 'event', 'todo', 'open', 'done', 'overdue'] as const;
+export type IsWord = (typeof IS_WORDS)[number];
+
 /** What a search asks for: words, and what operators say. */
 export interface SearchQuery {
   /** Words to be found, in any field, the last of them perhaps unfinished. */
@@ -12,7 +16,8 @@ export interface SearchQuery {
   /** Day numbers, half-open. */
   readonly from?: number;
   readonly end?: number;
-  readonly is?: 'series' | 'single';
+  /** All of these must hold. */
+  readonly is: readonly IsWord[];
   readonly has: readonly ('attachment' | 'people')[];
   /** Words after `-`: what holds one of them is left out. */
   readonly without: readonly string[];
@@ -93,7 +98,8 @@ function daysOfDate(text: string): { first: number; end: number } | undefined {
 }
 
 /**
- * Reads a search line: `#ME`, `since:2027-01`, `until:2027-03-31`, `is:series`, `has:attachment`, `"exact words"`,
+ * Reads a search line: `#ME`, `since:2027-01`, `until:2027-03-31`, `is:series`, `is:todo`,
+ * `has:attachment`, `"exact words"`,
  * `-without`, and words, of which some may say a time. `from:` and `to:` are older names of `since:` and `until:`.
  */
 export function parseSearch(text: string): SearchQuery {
@@ -105,7 +111,7 @@ export function parseSearch(text: string): SearchQuery {
   const without: string[] = [];
   let from: number | undefined;
   let end: number | undefined;
-  let is: SearchQuery['is'];
+  const is: IsWord[] = [];
   const withoutPhrases = text.replaceAll(/"([^"]*)"?/g, (_, phrase: string) => {
     if (phrase.trim() !== '') phrases.push(phrase.trim());
     return ' ';
@@ -122,7 +128,7 @@ export function parseSearch(text: string): SearchQuery {
       const days = name === 'since' || name === 'until' ? daysOfDate(value) : undefined;
       if (name === 'since' && days) from = days.first;
       else if (name === 'until' && days) end = days.end;
-      else if (name === 'is' && (value === 'series' || value === 'single')) is = value;
+      else if (name === 'is' && isWord(value)) is.push(value);
       else if (name === 'has' && (value === 'attachment' || value === 'people')) has.push(value);
       // Still being typed: not wrong yet.
       else if (value !== '') problems.push(part);
@@ -133,15 +139,17 @@ export function parseSearch(text: string): SearchQuery {
     words: words.join(' '),
     phrases,
     calendars,
+    is,
     has,
     without,
     problems,
     ...(times ? { times } : {}),
     ...(from === undefined ? {} : { from }),
     ...(end === undefined ? {} : { end }),
-    ...(is ? { is } : {}),
   };
 }
+
+const isWord = (value: string): value is IsWord => IS_WORDS.some((word) => word === value);
 
 const OLDER: Readonly<Record<string, string>> = { from: 'since', to: 'until' };
 
@@ -151,4 +159,4 @@ export const isQueryEmpty = (query: SearchQuery): boolean =>
   query.phrases.length + query.calendars.length + query.has.length + query.without.length === 0 &&
   query.from === undefined &&
   query.end === undefined &&
-  query.is === undefined;
+  query.is.length === 0;

@@ -1,3 +1,4 @@
+import type { Entry } from '../model/entry';
 import type { PeriodRule } from '../model/periodSet';
 import { periodAt, periodBeside } from '../time/periods';
 import { type DayRange, HOURS_BY, HOURS_STEPS, type HoursBy, type HoursStep } from './hours/hoursQuery';
@@ -24,6 +25,8 @@ export interface TidyLook {
   /** The search line. */
   readonly find: string;
   readonly span: Span;
+  /** Only entries of a kind; all without. */
+  readonly kind?: Entry['kind'];
   readonly as: 'entries' | 'occurrences';
   readonly sort: readonly TableSort[];
   readonly group?: TableGrouping;
@@ -49,6 +52,7 @@ export const TIDY_PARAMETERS = [
   'part',
   'find',
   'span',
+  'kind',
   'as',
   'sort',
   'group',
@@ -57,6 +61,8 @@ export const TIDY_PARAMETERS = [
   'among',
 ] as const;
 export type TidyParameters = Readonly<Partial<Record<(typeof TIDY_PARAMETERS)[number], string | undefined>>>;
+
+const KINDS: readonly Entry['kind'][] = ['event', 'todo'];
 
 const among = <Value extends string>(values: readonly Value[], text: string | undefined): Value | undefined =>
   values.find((value) => value === text);
@@ -70,12 +76,14 @@ const readSort = (text = ''): TableSort[] =>
 /** The look that an address says; what it does not say, or says wrongly, is as at first. */
 export function readTidyLook(parameters: TidyParameters): TidyLook {
   const sort = readSort(parameters.sort);
+  const kind = among(KINDS, parameters.kind);
   const group = among(TABLE_GROUPINGS, parameters.group);
   const step = among(HOURS_STEPS, parameters.step);
   return {
     part: among(TIDY_PARTS, parameters.part) ?? initialTidyLook.part,
     find: parameters.find ?? '',
     span: among(SPANS, parameters.span) ?? initialTidyLook.span,
+    ...(kind ? { kind } : {}),
     as: parameters.as === 'occurrences' ? 'occurrences' : 'entries',
     sort: sort.length > 0 ? sort : initialTidyLook.sort,
     ...(group ? { group } : {}),
@@ -93,6 +101,7 @@ export function writeTidyLook(look: TidyLook): TidyParameters {
     part: unless(look.part, initialTidyLook.part),
     find: unless(look.find, ''),
     span: unless(look.span, initialTidyLook.span),
+    kind: look.kind,
     as: unless(look.as, initialTidyLook.as),
     sort: unless(sort, 'start'),
     group: look.group,

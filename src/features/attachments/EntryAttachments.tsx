@@ -1,22 +1,30 @@
 import { useMemo } from 'react';
-import { fieldsSeenAt } from '@/core/change/entryChanges';
+import { fieldsSeenAt, todoFieldsSeenAt } from '@/core/change/entryChanges';
 import type { Target } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
-import type { CalendarEvent, EventFields } from '@/core/model/entry';
+import type { Entry } from '@/core/model/entry';
 import { failureText, useCommands } from '@/features/workspace';
 import { useOpenStore, useSnapshot } from '@/store';
 import { AttachmentList } from './AttachmentList';
 import type { PickedFiles } from './pickedFiles';
 
 /** The files of an entry on the desk: added and removed at once, with undo. */
-export function EntryAttachments({ target, event }: { target: Target; event: CalendarEvent }) {
+export function EntryAttachments({ target, entry }: { target: Target; entry: Entry }) {
   const { store } = useOpenStore();
   const commands = useCommands();
-  const calendar = useSnapshot(({ state }) => state.calendars.get(event.calendarId));
-  const attachments = event.attachments ?? [];
+  const calendar = useSnapshot(({ state }) => state.calendars.get(entry.calendarId));
+  const attachments = entry.attachments ?? [];
+  const { kind } = entry;
   const act = useMemo(() => {
-    const change = (next: (now: EventFields) => CalendarEvent['attachments']) => {
-      const now = fieldsSeenAt(store.getSnapshot().state, target, commands.context());
+    const change = (next: (now: Pick<Entry, 'attachments'>) => Entry['attachments']): Promise<boolean> => {
+      const { state } = store.getSnapshot();
+      if (kind === 'todo') {
+        const now = todoFieldsSeenAt(state, target, commands.context());
+        return now
+          ? commands.changeTodo(target, { ...now, attachments: next(now) }, now)
+          : Promise.resolve(false);
+      }
+      const now = fieldsSeenAt(state, target, commands.context());
       return now ? commands.change(target, { ...now, attachments: next(now) }, now) : Promise.resolve(false);
     };
     return {
@@ -32,7 +40,7 @@ export function EntryAttachments({ target, event }: { target: Target; event: Cal
           return rest.length > 0 ? rest : undefined;
         }),
     };
-  }, [store, commands, target]);
+  }, [store, commands, target, kind]);
   const isClosed = isReadOnly(calendar);
   if (isClosed && attachments.length === 0) return null;
   return (

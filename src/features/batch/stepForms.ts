@@ -269,6 +269,24 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
     read: ({ until }) => ({ kind: 'into-singles', ...(until === '' ? {} : { until }) }),
   }),
   'as-series': () => plain('as-series'),
+  done: () => ({
+    controls: [choice('to', said.to, optionsOf(['done', 'open'], hows))],
+    start: { to: 'done' },
+    read: ({ to }) => ({ kind: 'done', isDone: to === 'done' }),
+  }),
+  due: ({ today }) => ({
+    controls: [{ name: 'to', label: said.due, kind: 'date', mayBeEmpty: true }],
+    start: { to: today },
+    read: ({ to }) => ({ kind: 'due', to: to === '' ? null : to }),
+  }),
+  estimate: () => ({
+    controls: [{ ...number('minutes', said.estimate), mayBeEmpty: true }],
+    start: { minutes: String(HOUR_LONG) },
+    read: ({ minutes = '' }) => ({
+      kind: 'estimate',
+      minutes: minutes.trim() === '' ? null : Number(minutes),
+    }),
+  }),
   delete: () => plain('delete'),
 };
 
@@ -310,6 +328,7 @@ export const STEP_GROUPS: readonly { readonly label: string; readonly kinds: rea
     label: batchWords.groups.sort,
     kinds: ['calendar', 'categories', 'colour', 'availability', 'visibility', 'status', 'importance'],
   },
+  { label: batchWords.groups.todos, kinds: ['done', 'due', 'estimate'] },
   { label: batchWords.groups.words, kinds: ['replace', 'place', 'notes'] },
   { label: batchWords.groups.people, kinds: ['reminders', 'people'] },
   {

@@ -63,6 +63,10 @@ const TEXTS: Texts = {
   'into-series': ({ kind }) => batchWords.kinds[kind],
   'into-singles': ({ kind }) => batchWords.kinds[kind],
   'as-series': ({ kind }) => batchWords.kinds[kind],
+  done: ({ isDone }) => (isDone ? said.done : said.open),
+  due: ({ kind, to }) => field(kind, to === null ? said.never : fullDayText(parseDate(to))),
+  estimate: ({ kind, minutes }) =>
+    field(kind, minutes === null ? batchWords.preview.nothing : lengthText(minutes * MINUTE)),
   delete: ({ kind }) => batchWords.kinds[kind],
 };
 

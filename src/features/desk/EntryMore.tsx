@@ -46,7 +46,7 @@ export function EntryMore({
         <OutdoorsLine event={event} />
         <tiedTodo.Later event={event} />
         <entryInvitation.Later occurrenceKey={occurrenceKey} event={event} />
-        <entryAttachments.Later target={target} event={event} />
+        <entryAttachments.Later target={target} entry={event} />
       </Suspense>
       {calendar?.feed ? <OwnNoteField key={`${event.calendarId} ${event.uid}`} event={event} /> : null}
       {isClosed ? null : (

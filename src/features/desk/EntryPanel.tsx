@@ -27,7 +27,7 @@ import { recurrenceText } from '@/ui/recurrenceText';
 import { choiceWord } from '@/ui/choiceWords';
 import { reminderText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
-import { entryMore } from './laterPanels';
+import { entryMore, todoPanel } from './laterPanels';
 
 /** The selected entry: what it says, and what can be done with it. */
 export function EntryPanel({
@@ -41,6 +41,12 @@ export function EntryPanel({
   const state = useSnapshot((snapshot) => snapshot.state);
   const commands = useCommands();
   const target = targetOfKey(occurrenceKey);
+  if (state.entries.get(target.entryId)?.kind === 'todo')
+    return (
+      <Suspense fallback={null}>
+        <todoPanel.Later todoKey={occurrenceKey} />
+      </Suspense>
+    );
   const event = eventAt(state, target, { ...commands.context(), newId: () => occurrenceKey });
   if (!event) return null;
   const calendar = state.calendars.get(event.calendarId);

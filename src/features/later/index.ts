@@ -23,4 +23,4 @@ export { ReminderHost } from '@/features/reminders';
 export { SmallScreen } from '@/features/small';
 export { SetupScreen } from '@/features/setup';
 export { CheckHost, TidyScreen } from '@/features/tidy';
-export { DueTodos, TiedTodo, TodosColumn, TodosScreen } from '@/features/todos';
+export { DueTodos, TiedTodo, TodoHost, TodoPanel, TodosColumn, TodosScreen } from '@/features/todos';

@@ -1,6 +1,8 @@
 import { Linking, StyleSheet, View } from 'react-native';
+import { isEvent, isTodo } from '@/core/model/entry';
 import type { ReminderTrigger } from '@/core/model/reminder';
 import { isTimeToJoin, joinLink } from '@/core/people/onlineMeeting';
+import { useCommands } from '@/features/workspace';
 import { useNow, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -28,9 +30,10 @@ export function DueRow({
 }) {
   const now = useNow();
   const { homeZone } = useSettings();
-  const calendar = useSnapshot(({ state }) => state.calendars.get(heard.event.calendarId));
-  const title = heard.event.title || words.entry.noTitle;
-  const link = joinLink(heard.event);
+  const calendar = useSnapshot(({ state }) => state.calendars.get(heard.entry.calendarId));
+  const title = heard.entry.title || words.entry.noTitle;
+  const commands = useCommands();
+  const link = isEvent(heard.entry) ? joinLink(heard.entry) : undefined;
   return (
     <View role="group" aria-label={title} style={styles.row} testID="due-reminder">
       <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
@@ -51,6 +54,13 @@ export function DueRow({
             onPress={() => void Linking.openURL(link)}
           />
         )}
+        {isTodo(heard.entry) ? (
+          <Button
+            label={said.doneOf(title)}
+            shown={said.done}
+            onPress={() => commands.setDone(heard.came.occurrenceKey, true)}
+          />
+        ) : null}
         <Button label={said.openOf(title)} shown={words.actions.show} onPress={onOpen} />
         <SnoozeMenu heard={heard} onSnooze={onSnooze} />
         <Button label={said.dismissOf(title)} shown={words.actions.dismiss} onPress={onDismiss} />

@@ -24,7 +24,7 @@ export function SnoozeMenu({
   const [anchor, setAnchor] = useState<Anchor>();
   const { clock } = useOpenStore();
   const { homeZone, workingPattern } = useSettings();
-  const title = heard.event.title || words.entry.noTitle;
+  const title = heard.entry.title || words.entry.noTitle;
   return (
     <>
       <Button

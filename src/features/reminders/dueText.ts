@@ -1,5 +1,6 @@
-import { instantToWall } from '@/core/time/zones';
+import { isTodo } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
 import { shortDayText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
 import { reminderWords } from '@/ui/words/reminders';
@@ -7,17 +8,21 @@ import type { Heard } from './useHeardReminders';
 
 const said = reminderWords.due;
 
-/** What is said of a due reminder beside its title: "in 10 min · Chart room". */
-export function dueText({ event, span, came }: Heard, now: number, zone: string): string {
-  const wall = instantToWall(zone, span.start);
+/** What is said of a due reminder beside its title: "in 10 min · Chart room"; of a to-do, when it is due. */
+export function dueText({ entry, span, came }: Heard, now: number, zone: string): string {
+  const isDue = isTodo(entry) && !entry.isNeverDue;
+  const isAllDay = entry.start.kind === 'date';
+  const at = isDue ? { ...span, start: span.end, leave: span.end } : span;
+  const wall = isAllDay ? span.day * DAY : instantToWall(zone, at.start);
   const [day, today] = [wall, instantToWall(zone, now)].map((each) => Math.floor(each / DAY));
-  const isAllDay = event.start.kind === 'date';
+  const dayWords = day === today ? (isDue && isAllDay ? said.today : '') : shortDayText(day!);
+  const hourWords = !isAllDay ? timeText(wall) : isDue ? '' : words.entry.allDayLabel;
+  const when = [dayWords, hourWords].filter(Boolean).join(' · ');
   return [
     came.description ?? '',
-    day === today ? '' : shortDayText(day!),
-    isAllDay ? words.entry.allDayLabel : timeText(wall),
-    untilText(span, now, isAllDay),
-    event.location,
+    isDue ? said.dueAt(when) : when,
+    untilText(at, now, isAllDay),
+    entry.location,
   ]
     .filter(Boolean)
     .join(' · ');

@@ -3,7 +3,7 @@ import { reminderWords } from '@/ui/words/reminders';
 import { dueText } from './dueText';
 import type { Heard } from './useHeardReminders';
 
-const titleOf = ({ event }: Heard): string => event.title || words.entry.noTitle;
+const titleOf = ({ entry }: Heard): string => entry.title || words.entry.noTitle;
 
 /** Shows a reminder as a notification of the browser, where that is allowed: once, whichever page does it. */
 export async function notify(heard: Heard, now: number, zone: string): Promise<void> {

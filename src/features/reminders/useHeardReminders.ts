@@ -19,7 +19,7 @@ export function useHeardReminders(): readonly Heard[] {
   const all = useMemo(
     () =>
       waitingReminders(store.getSnapshot().state, homeZone).map((waiting): Heard => {
-        const { calendarId } = waiting.event;
+        const { calendarId } = waiting.entry;
         return {
           ...waiting,
           heard: heardAt(waiting.came.due, calendarId, quiet, workingPattern, homeZone),

@@ -9,6 +9,28 @@ import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 
+const OVER = { textDecoration: 'line-through' } as const;
+
+const dayOf = (wall: number): string => {
+  const day = Math.floor(wall / DAY);
+  return `${weekdayText(day)} ${dateText(day)}`;
+};
+
+function whenText({ occurrence }: SearchHit): string {
+  if (!occurrence) return '';
+  const { startWall, allDay } = occurrence;
+  return `${dayOf(startWall)} · ${allDay ? words.entry.allDayLabel : timeText(startWall)}`;
+}
+
+/** That it is a to-do, and when it is due. */
+function todoText({ occurrence, isOver, isDue }: SearchHit): string {
+  if (isOver) return words.search.todoDone;
+  if (!occurrence || !isDue) return words.search.todo;
+  const { endWall, allDay } = occurrence;
+  // What is due on a day has until its end.
+  return words.search.todoDue(allDay ? dayOf(endWall - 1) : `${dayOf(endWall)} · ${timeText(endWall)}`);
+}
+
 /** An entry that was found: title, when, where; of a series the next date. */
 export const SearchHitRow = memo(function SearchHitRow({
   id,
@@ -25,13 +47,7 @@ export const SearchHitRow = memo(function SearchHitRow({
 }) {
   const { colours, calendar: tonesOf } = useTheme();
   const tones = tonesOf(calendar?.colour ?? 'slate');
-  const { occurrence } = hit;
-  const day = Math.floor(occurrence.startWall / DAY);
-  const when = [
-    `${weekdayText(day)} ${dateText(day)}`,
-    occurrence.allDay ? words.entry.allDayLabel : timeText(occurrence.startWall),
-    occurrence.location,
-  ].filter(Boolean);
+  const when = [hit.kind === 'todo' ? todoText(hit) : whenText(hit), hit.location].filter(Boolean);
   return (
     // The keys that choose are the field's: an option of a list that the field controls.
     <div
@@ -53,8 +69,8 @@ export const SearchHitRow = memo(function SearchHitRow({
       </div>
       <div className={classes.texts}>
         <div className={classes.title}>
-          {occurrence.title || words.entry.noTitle}{' '}
-          {occurrence.recurring ? <AppIcon name="autorenew" size={14} color={colours.quietInk} /> : null}
+          <span style={hit.isOver ? OVER : undefined}>{hit.title || words.entry.noTitle}</span>{' '}
+          {hit.isRecurring ? <AppIcon name="autorenew" size={14} color={colours.quietInk} /> : null}
         </div>
         <div style={{ color: colours.quietInk }}>{when.join(' · ')}</div>
       </div>

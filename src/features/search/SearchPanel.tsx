@@ -45,13 +45,13 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
   }, [activeKey]);
 
   const hits = answer?.hits ?? [];
-  const active = hits.findIndex(({ occurrence }) => occurrence.key === activeKey);
+  const active = hits.findIndex(({ key }) => key === activeKey);
   const close = () => workspace.search(false);
   useBackCloses(close, !wide);
   const reveal = useReveal();
   const show = useCallback(
     (hit: SearchHit) => {
-      const { key } = hit.occurrence;
+      const { key } = hit;
       setActiveKey(key);
       reveal(key, { quietly: true });
       // On a wide screen the search stays beside what it found.
@@ -72,8 +72,9 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
     event.preventDefault();
     event.stopPropagation();
     const next = hits[Math.min(hits.length - 1, Math.max(0, active + by))];
-    if (next && wide) show(next);
-    else if (next) setActiveKey(next.occurrence.key);
+    // A to-do opens over everything: it waits for Enter.
+    if (next && wide && next.kind === 'event') show(next);
+    else if (next) setActiveKey(next.key);
   };
   const groups = SEARCH_FIELDS.filter((name) => (answer?.counts[name] ?? 0) > 0 || name === field);
   return (
@@ -242,10 +243,10 @@ function Hits({
           ? null
           : hits.map((hit, index) => (
               <SearchHitRow
-                key={hit.occurrence.key}
+                key={hit.key}
                 id={`${id}-${index}`}
                 hit={hit}
-                calendar={calendars.find((calendar) => calendar.id === hit.occurrence.calendarId)}
+                calendar={calendars.find((calendar) => calendar.id === hit.calendarId)}
                 active={index === active}
                 onShow={show}
               />

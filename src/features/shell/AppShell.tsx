@@ -34,6 +34,7 @@ const invitationHost = later(() => import('@/features/later').then((module) => m
 const checkHost = later(() => import('@/features/later').then((module) => module.CheckHost));
 const importSheet = later(() => import('@/features/later').then((module) => module.ImportSheet));
 const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
+const todoHost = later(() => import('@/features/later').then((module) => module.TodoHost));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
@@ -111,6 +112,7 @@ export function AppShell({ children }: { children: ReactNode }) {
   const wide = width >= WIDE;
   const keysShown = useWorkspace((state) => state.keysShown);
   const changesShown = useWorkspace((state) => state.changesShown);
+  const hasTodo = useWorkspace((state) => state.todo !== null);
   const isAtRest = usePreload();
   useUndoKeys();
   useKeptWorkspace();
@@ -143,6 +145,16 @@ export function AppShell({ children }: { children: ReactNode }) {
         <Suspense fallback={null}>
           <keysSheet.Later />
         </Suspense>
+      ) : null}
+      {hasTodo ? (
+        <PartBoundary
+          name={words.places.todos}
+          leave={{ label: words.actions.close, onPress: workspace.closeTodo }}
+        >
+          <Suspense fallback={null}>
+            <todoHost.Later />
+          </Suspense>
+        </PartBoundary>
       ) : null}
       {changesShown ? (
         <PartBoundary

@@ -58,6 +58,15 @@ export function TableSheet({
       }
     >
       <ChoiceRow
+        label={tidyWords.lists}
+        choices={(['all', 'event', 'todo'] as const).map((value) => ({
+          value,
+          label: tidyWords.kinds[value],
+        }))}
+        value={look.kind ?? 'all'}
+        onChange={(value) => show({ kind: value === 'all' ? undefined : value }, { quietly: true })}
+      />
+      <ChoiceRow
         label={tidyWords.as}
         choices={(['entries', 'occurrences'] as const).map((value) => ({
           value,

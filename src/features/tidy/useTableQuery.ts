@@ -29,6 +29,7 @@ export function useTableQuery(
       now,
       workingPattern,
       ...(days ? { range: { firstDay: days.first, endDay: days.end } } : {}),
+      ...(look.kind ? { kind: look.kind } : {}),
       as: days ? look.as : 'entries',
       text: look.find,
       filter,

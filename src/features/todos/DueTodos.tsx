@@ -1,16 +1,14 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { TodoItem } from '@/core/todos/currentTodo';
 import { groupedTodos } from '@/core/todos/todoGroups';
 import { useSettings, useTodoItems } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
 import { todoWords as said } from '@/ui/words/todos';
-import { GiveTimeSheet } from './place/GiveTimeSheet';
+import { giveTodoTime, openTodo } from './openTodo';
 import { TodoCard } from './TodoCard';
-import { TodoSheet } from './TodoSheet';
 
 /** So many stand in the run-down of a day. */
 const SHOWN = 6;
@@ -20,8 +18,6 @@ export function DueTodos() {
   const router = useRouter();
   const { homeZone } = useSettings();
   const { items, nowWall, today, weekEnd } = useTodoItems();
-  const [opened, setOpened] = useState<TodoItem>();
-  const [timed, setTimed] = useState<TodoItem>();
   const due = useMemo(
     () =>
       groupedTodos(items, 'due', nowWall, weekEnd, homeZone)
@@ -43,8 +39,8 @@ export function DueTodos() {
                 item={item}
                 group={group}
                 today={today}
-                onOpen={setOpened}
-                onTime={setTimed}
+                onOpen={openTodo}
+                onTime={giveTodoTime}
               />
             ))}
           </View>
@@ -57,8 +53,6 @@ export function DueTodos() {
           ) : null}
         </View>
       ) : null}
-      {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
-      {timed ? <GiveTimeSheet item={timed} onClose={() => setTimed(undefined)} /> : null}
     </>
   );
 }

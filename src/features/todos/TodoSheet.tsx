@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { todoFieldsSeenAt } from '@/core/change/entryChanges';
 import { targetOfKey } from '@/core/change/target';
@@ -6,48 +6,50 @@ import { IMPORTANCES } from '@/core/fields/importance';
 import { isReadOnly } from '@/core/model/calendar';
 import { REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
-import type { TodoItem } from '@/core/todos/currentTodo';
+import { EntryAttachments } from '@/features/attachments';
 import { PlaceField } from '@/features/places';
-import { useCommands } from '@/features/workspace';
-import { useCalendars, useNowWall, useOpenStore, useSettings } from '@/store';
+import { useCommands, useWorkspace, workspace } from '@/features/workspace';
+import { useCalendars, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { FormDate } from '@/ui/forms/FormDate';
 import { FormField } from '@/ui/forms/FormField';
 import { FormSelect } from '@/ui/forms/FormSelect';
 import { FormText } from '@/ui/forms/FormText';
 import { useFormOf } from '@/ui/forms/useFormOf';
+import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { TimeField } from '@/ui/primitives/dates/TimeField';
 import { Sheet } from '@/ui/primitives/Sheet';
+import { ReminderList } from '@/ui/reminders/ReminderList';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { todoWords } from '@/ui/words/todos';
-import { DUES, REPEATS, TodoForm, todoFieldsOf, typedTodo } from './todoForm';
+import { DUES, REPEATS, TodoForm, todoFieldsOf, touchedOf, typedTodo } from './todoForm';
 
 const said = todoWords.sheet;
 
 /** A to-do in a form, with all that is to be said of it. */
-export function TodoSheet({ item, onClose }: { item: TodoItem; onClose: () => void }) {
+export function TodoSheet({ todoKey, onClose }: { todoKey: string; onClose: () => void }) {
   const { store } = useOpenStore();
   const { context } = useCommands();
   // As it was when it was opened: what another page changes meanwhile is kept beside.
   const [fields] = useState(() =>
-    todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(item.key), {
+    todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(todoKey), {
       ...context(),
-      newId: () => item.key,
+      newId: () => todoKey,
     }),
   );
-  return fields ? <TodoFormSheet item={item} before={fields} onClose={onClose} /> : null;
+  return fields ? <TodoFormSheet todoKey={todoKey} before={fields} onClose={onClose} /> : null;
 }
 
 function TodoFormSheet({
-  item,
+  todoKey,
   before,
   onClose,
 }: {
-  item: TodoItem;
+  todoKey: string;
   before: TodoFields;
   onClose: () => void;
 }) {
@@ -55,9 +57,14 @@ function TodoFormSheet({
   const today = Math.floor(useNowWall(homeZone) / DAY);
   const commands = useCommands();
   const calendars = useCalendars();
-  const start = typedTodo(before, today, homeZone);
-  const { control, typed, submit } = useFormOf(TodoForm, start);
-  const target = targetOfKey(item.key);
+  const [start] = useState(() => typedTodo(before, today, homeZone));
+  // What was half-typed before a reload stands there again.
+  const [left] = useState(() => useWorkspace.getState().todo?.typed);
+  const { control, typed, submit } = useFormOf(TodoForm, { ...start, ...left });
+  const touched = JSON.stringify(touchedOf(typed, start));
+  useEffect(() => workspace.keepTodo(JSON.parse(touched) as Record<string, unknown>), [touched]);
+  const [target] = useState(() => targetOfKey(todoKey));
+  const todo = useSnapshot(({ state }) => state.entries.get(target.entryId));
   const closed = isReadOnly(calendars.find(({ id }) => id === before.calendarId));
   const save = () =>
     submit(async (form) => {
@@ -66,11 +73,11 @@ function TodoFormSheet({
       else if (await commands.changeTodo(target, written, before)) onClose();
     });
   const bin = async () => {
-    if (await commands.bin([item.key])) onClose();
+    if (await commands.bin([todoKey])) onClose();
   };
   const kept =
     before.recurrence && before.start ? recurrenceText(before.recurrence, before.start) : said.repeats.kept;
-  const isRepeated = item.todo.recurrence !== undefined || item.todo.seriesId !== undefined;
+  const isRepeated = todo?.recurrence !== undefined || todo?.seriesId !== undefined;
   const repeats = REPEATS.filter((each) => each !== 'kept' || start.repeats === 'kept');
   return (
     <Sheet
@@ -153,7 +160,7 @@ function TodoFormSheet({
         </>
       )}
       {/* A changed date of a series repeats with it. */}
-      {item.todo.seriesId !== undefined ? null : (
+      {todo?.seriesId !== undefined ? null : (
         <FormSelect
           control={control}
           name="repeats"
@@ -183,8 +190,28 @@ function TodoFormSheet({
         )}
       </FormField>
       <FormText control={control} name="parts" label={said.parts} multiline />
+      <FormField control={control} name="reminders">
+        {({ value, onChange }) => (
+          <View role="group" aria-label={words.reminder.label} style={styles.part}>
+            <AppText size="small" tone="quiet" aria-hidden>
+              {words.reminder.label}
+            </AppText>
+            {typed.due === 'none' && !typed.hasStart ? (
+              <AppText tone="quiet">{said.remindersNeedDate}</AppText>
+            ) : (
+              <ReminderList
+                value={value}
+                kind={typed.due === 'time' ? 'due' : 'dueDays'}
+                zone={homeZone}
+                onChange={onChange}
+              />
+            )}
+          </View>
+        )}
+      </FormField>
       <FormText control={control} name="notes" label={said.notes} multiline />
       <FormText control={control} name="url" label={said.link} inputMode="url" />
+      {todo ? <EntryAttachments target={target} entry={todo} /> : null}
       <View style={styles.end}>
         <Button
           icon="delete-outline"
@@ -200,5 +227,6 @@ function TodoFormSheet({
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  part: { gap: space(1) },
   end: { flexDirection: 'row' },
 });

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import { isOver } from '@/core/todos/currentTodo';
 import { groupedTodos } from '@/core/todos/todoGroups';
 import { worksOf } from '@/core/todos/worksOf';
 import { useSettings, useSnapshot, useTodoItems } from '@/store';
@@ -10,10 +10,9 @@ import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { todoWords } from '@/ui/words/todos';
-import { GiveTimeSheet } from './place/GiveTimeSheet';
 import { PlaceTodosSheet } from './place/PlaceTodosSheet';
+import { giveTodoTime, openTodo } from './openTodo';
 import { TodoCard } from './TodoCard';
-import { TodoSheet } from './TodoSheet';
 
 const said = todoWords.column;
 /** So many of a group stand in the column; all of them in their place. */
@@ -26,8 +25,6 @@ export function TodosColumn({ onFold }: { onFold: () => void }) {
   const { homeZone, defaultLengthMinutes } = useSettings();
   const { items, nowWall, today, weekEnd } = useTodoItems();
   const state = useSnapshot((snapshot) => snapshot.state);
-  const [opened, setOpened] = useState<TodoItem>();
-  const [timed, setTimed] = useState<TodoItem>();
   const [isPlacing, setPlacing] = useState(false);
   const groups = useMemo(
     () =>
@@ -80,8 +77,8 @@ export function TodosColumn({ onFold }: { onFold: () => void }) {
                   group={group}
                   today={today}
                   minutes={minutes.get(item.key) ?? defaultLengthMinutes}
-                  onOpen={setOpened}
-                  onTime={setTimed}
+                  onOpen={openTodo}
+                  onTime={giveTodoTime}
                 />
               ))}
             </View>
@@ -92,8 +89,6 @@ export function TodosColumn({ onFold }: { onFold: () => void }) {
         <Button label={todoWords.place.action} onPress={() => setPlacing(true)} />
         <Button kind="quiet" label={said.all} onPress={() => router.push('/todos')} />
       </View>
-      {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
-      {timed ? <GiveTimeSheet item={timed} onClose={() => setTimed(undefined)} /> : null}
       {isPlacing ? <PlaceTodosSheet onClose={() => setPlacing(false)} /> : null}
     </View>
   );

@@ -1,9 +1,9 @@
+import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { foldText } from '@/core/schedule/entryFilter';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';
-import { useSettings, useTodoItems } from '@/store';
+import { useFoundIds, useSettings, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -12,25 +12,14 @@ import { TextField } from '@/ui/primitives/TextField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space, WIDE } from '@/ui/theme/tokens';
 import { todoWords as said } from '@/ui/words/todos';
-import { GiveTimeSheet } from './place/GiveTimeSheet';
 import { PlaceTodosSheet } from './place/PlaceTodosSheet';
+import { giveTodoTime, openTodo } from './openTodo';
 import { TodoLineField } from './TodoLineField';
 import { TodoRow } from './TodoRow';
-import { TodoSheet } from './TodoSheet';
 import { useTodosAddress } from './useTodosAddress';
 
 /** So many of a group are shown at first, and with each press more. */
 const SHOWN = 40;
-
-/** Whether a to-do holds all words that are looked for. */
-function holds({ todo }: TodoItem, looked: readonly string[]): boolean {
-  if (looked.length === 0) return true;
-  const { title, notes, location, categories, parts = [] } = todo;
-  const text = foldText(
-    [title, notes, location, ...categories, ...parts.map((part) => part.text)].join('\n'),
-  );
-  return looked.every((word) => text.includes(word));
-}
 
 /** What is to be done, in groups by when it is due: To-dos. */
 export function TodosScreen() {
@@ -40,15 +29,18 @@ export function TodosScreen() {
   const { homeZone } = useSettings();
   const { items, nowWall, today, weekEnd } = useTodoItems();
   const { look, show } = useTodosAddress();
+  const router = useRouter();
   const [find, setFind] = useState(look.find);
-  const [opened, setOpened] = useState<TodoItem>();
-  const [timed, setTimed] = useState<TodoItem>();
+  const found = useFoundIds(find, homeZone);
+  const asTable = () =>
+    router.push({ pathname: '/tidy', params: { kind: 'todo', span: 'all', ...(find ? { find } : {}) } });
   const [isPlacing, setPlacing] = useState(false);
   const groups = useMemo(() => {
-    const looked = foldText(find).split(/\s+/).filter(Boolean);
-    const shown = items.filter((item) => (look.withOver || !isOver(item.todo)) && holds(item, looked));
+    const shown = items.filter(
+      ({ todo }) => (look.withOver || !isOver(todo)) && (!found || found.has(todo.id)),
+    );
     return groupedTodos(shown, look.order, nowWall, weekEnd, homeZone);
-  }, [items, find, look.withOver, look.order, nowWall, weekEnd, homeZone]);
+  }, [items, found, look.withOver, look.order, nowWall, weekEnd, homeZone]);
   const nothing = items.length === 0 ? said.none : find.trim() ? said.noneFound : said.noneOpen;
   return (
     <View style={[styles.screen, { backgroundColor: colours.page }]}>
@@ -61,6 +53,7 @@ export function TodosScreen() {
           <View style={styles.grow}>
             <TextField
               label={said.find}
+              placeholder={said.findHint}
               value={find}
               maxLength={200}
               onChangeText={(text) => {
@@ -87,6 +80,7 @@ export function TodosScreen() {
             />
           </View>
           <Button label={said.place.action} icon="clock-plus-outline" onPress={() => setPlacing(true)} />
+          <Button label={said.asTable} icon="checkbox-marked-outline" onPress={asTable} />
         </View>
         {groups.length === 0 ? (
           <AppText tone="quiet" role="status">
@@ -94,12 +88,17 @@ export function TodosScreen() {
           </AppText>
         ) : null}
         {groups.map(({ group, items: own }) => (
-          <Group key={group} group={group} items={own} today={today} onOpen={setOpened} onTime={setTimed} />
+          <Group
+            key={group}
+            group={group}
+            items={own}
+            today={today}
+            onOpen={openTodo}
+            onTime={giveTodoTime}
+          />
         ))}
       </ScrollView>
-      {timed ? <GiveTimeSheet item={timed} onClose={() => setTimed(undefined)} /> : null}
       {isPlacing ? <PlaceTodosSheet onClose={() => setPlacing(false)} /> : null}
-      {opened ? <TodoSheet item={opened} onClose={() => setOpened(undefined)} /> : null}
     </View>
   );
 }

@@ -11,6 +11,7 @@ import {
   type TodoPart,
 } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
+import { MOST_REMINDERS, Reminder } from '@/core/model/reminder';
 import { dateString, DAY, isRealDate, localString, MINUTE, parseDate } from '@/core/time/civil';
 import { clockOfMinute, minuteOfClock } from '@/core/time/clockTime';
 import { dueWall } from '@/core/todos/todoGroups';
@@ -62,6 +63,7 @@ export const TodoForm = z
     categories: z.string(),
     location: z.string().max(1000),
     parts: z.string(),
+    reminders: z.array(Reminder).max(MOST_REMINDERS),
     notes: z.string().max(100_000),
     url: z
       .string()
@@ -108,10 +110,19 @@ export function typedTodo(fields: TodoFields, today: number, zone: string): Todo
     categories: fields.categories.join(', '),
     location: fields.location,
     parts: (fields.parts ?? []).map(({ text }) => text).join('\n'),
+    reminders: [...(fields.reminders ?? [])],
     notes: fields.notes,
     url: fields.url,
   };
 }
+
+/** What of a form was touched since it began. */
+export const touchedOf = (typed: TodoForm, start: TodoForm): Partial<TodoForm> =>
+  Object.fromEntries(
+    Object.entries(typed).filter(
+      ([name, value]) => JSON.stringify(value) !== JSON.stringify(start[name as keyof TodoForm]),
+    ),
+  );
 
 /** The parts that lines name; those that were there keep whether they are done. */
 function partsOf(text: string, before: readonly TodoPart[]): TodoPart[] {
@@ -161,6 +172,7 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, zone: string): 
     percent: _p,
     priority: _i,
     parts: _q,
+    reminders: _m,
     ...rest
   } = before;
   const priority = importanceForm.said(form.importance, before.priority);
@@ -175,6 +187,7 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, zone: string): 
     ...(priority === undefined ? {} : { priority }),
     ...(form.percent === '' ? {} : { percent: Number(form.percent) }),
     ...(parts.length > 0 ? { parts } : {}),
+    ...(form.reminders.length > 0 ? { reminders: form.reminders } : {}),
     status: form.status,
     categories: categoriesOf(form.categories, before.categories),
     location: form.location.trim(),

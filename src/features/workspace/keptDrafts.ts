@@ -26,8 +26,19 @@ const KeptEditing = z.object({
   changed: z.literal(true),
 });
 
-/** What is being written in one page: at once, put aside, and in the entry line. */
-const Kept = z.object({ editing: KeptEditing.nullable(), aside: z.array(KeptEditing), line: z.string() });
+const KeptTodo = z.object({
+  key: z.string(),
+  as: z.enum(['form', 'time']),
+  typed: z.record(z.string(), z.unknown()),
+});
+
+/** What is being written in one page: at once, put aside, in the form of a to-do, and in the entry line. */
+const Kept = z.object({
+  editing: KeptEditing.nullable(),
+  aside: z.array(KeptEditing),
+  todo: KeptTodo.nullable().default(null),
+  line: z.string(),
+});
 type Kept = z.infer<typeof Kept>;
 
 const PREFIX = 'orderly-week/draft/';
@@ -82,16 +93,23 @@ function restore(kept: Kept, isOwn: boolean): boolean {
   if (drafts.length > 0) workspace.addAside(drafts);
   if (isOwn && kept.editing && !useWorkspace.getState().editing)
     workspace.takeUp(kept.editing as unknown as Editing);
+  if (kept.todo && !useWorkspace.getState().todo) workspace.takeUpTodo(kept.todo);
   if (kept.line && useWorkspace.getState().line === '') workspace.writeLine(kept.line);
-  return drafts.length > 0 || kept.editing !== null;
+  return drafts.length > 0 || kept.editing !== null || kept.todo !== null;
 }
 
 /** What would be lost if the page went now. */
 function present(): Kept | undefined {
-  const { editing, aside, line } = useWorkspace.getState();
+  const { editing, aside, todo, line } = useWorkspace.getState();
   const written = editing?.changed ? editing : null;
-  if (!written && aside.length === 0 && line === '') return undefined;
-  return { editing: written as Kept['editing'], aside: aside as unknown as Kept['aside'], line };
+  const typed = todo?.typed && Object.keys(todo.typed).length > 0 ? todo : null;
+  if (!written && !typed && aside.length === 0 && line === '') return undefined;
+  return {
+    editing: written as Kept['editing'],
+    aside: aside as unknown as Kept['aside'],
+    todo: typed as Kept['todo'],
+    line,
+  };
 }
 
 /**
@@ -112,7 +130,7 @@ export async function keepDrafts(onRestored: () => void): Promise<void> {
     if (left) restored = restore(left, false) || restored;
     // A second line has no place here: it waits for a page that has.
     if (left?.line && !isLineFree)
-      localStorage.setItem(orphan, JSON.stringify({ ...left, editing: null, aside: [] }));
+      localStorage.setItem(orphan, JSON.stringify({ ...left, editing: null, aside: [], todo: null }));
     else localStorage.removeItem(orphan);
   }
   const write = () => {

@@ -27,7 +27,10 @@ export function useReveal(): (key: string, options?: { quietly?: boolean }) => v
     (key, { quietly = false } = {}) => {
       const { state } = store.getSnapshot();
       const { zone, hidden, filter, view } = address;
-      const event = eventAt(state, targetOfKey(key), { ...context(), zone });
+      const target = targetOfKey(key);
+      // A to-do has no place among the hours: it opens where one is.
+      if (state.entries.get(target.entryId)?.kind === 'todo') return workspace.openTodo(key);
+      const event = eventAt(state, target, { ...context(), zone });
       if (!event) return;
       const day = Math.floor(instantToWall(zone, instantOf(event.start, zone)) / DAY);
       const changes = {

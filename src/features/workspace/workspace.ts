@@ -46,6 +46,15 @@ export interface ScopeQuestion {
   readonly answer: (scope: Scope | undefined) => void;
 }
 
+/** A to-do whose sheet is open: its form, or the one that gives it a time. */
+export interface OpenTodo {
+  /** A `targetKey`. */
+  readonly key: string;
+  readonly as: 'form' | 'time';
+  /** What stands in the fields of the form that were touched, half-typed too. */
+  readonly typed?: Readonly<Record<string, unknown>> | undefined;
+}
+
 /** What the person is doing now. What is being written outlasts a reload; nothing else of it is kept. */
 interface Workspace {
   /** Keys of the selected occurrences, latest last. */
@@ -60,6 +69,7 @@ interface Workspace {
   readonly line: string;
   /** An entry that is to be brought into sight, by its key: hours that hide it open. */
   readonly revealed: string | null;
+  readonly todo: OpenTodo | null;
   /** The id of the series whose page is open. */
   readonly seriesShown: string | null;
   readonly notice: Notice | null;
@@ -93,6 +103,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   aside: [],
   line: '',
   revealed: null,
+  todo: null,
   seriesShown: null,
   notice: null,
   question: null,
@@ -168,6 +179,12 @@ export const workspace = {
     set(({ aside }) => ({ aside: aside.filter((other) => other !== editing) })),
   addAside: (drafts: readonly Editing[]) => set(({ aside }) => ({ aside: [...aside, ...drafts] })),
   writeLine: (line: string) => set({ line }),
+  openTodo: (key: string, as: OpenTodo['as'] = 'form') => set({ todo: { key, as } }),
+  /** Goes on with a form that was left half-typed. */
+  takeUpTodo: (todo: OpenTodo) => set({ todo }),
+  /** Keeps what is typed into the form of the open to-do. */
+  keepTodo: (typed: OpenTodo['typed']) => set(({ todo }) => (todo ? { todo: { ...todo, typed } } : {})),
+  closeTodo: () => set({ todo: null }),
   showSeries: (seriesShown: string | null) => set({ seriesShown }),
   /** Changes the fields of what is being written, so that the view shows them at once. */
   editFields: (fields: Partial<EventFields>) =>

@@ -24,6 +24,7 @@ export const ABOUT = {
   troubled: ['entries'],
   categories: ['entries'],
   find: ['entries', 'ownNotes'],
+  foundIds: ['entries', 'ownNotes'],
   tableRows: ['entries', 'ownNotes'],
   selectionSums: ['entries', 'ownNotes'],
   findings: ['entries'],

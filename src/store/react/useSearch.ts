@@ -1,7 +1,30 @@
-import type { SearchAnswer, SearchField } from '@/core/search/entrySearch';
+import { useMemo } from 'react';
+import type { SearchAnswer, SearchField, SearchRequest } from '@/core/search/entrySearch';
 import { useEngineAnswer } from './engineQuestions';
 import { useCalendars, useSettings } from './StoreContext';
 import { useNow } from './useNow';
+
+/** What a search line is put to, with those words and that zone. */
+function useSearchRequest(text: string, zone: string): Omit<SearchRequest, 'limit' | 'field'> {
+  const now = useNow();
+  const { workingPattern } = useSettings();
+  const calendars = useCalendars();
+  return {
+    text,
+    zone,
+    now,
+    workingPattern,
+    calendars: calendars.map(({ id, name, mark }) => ({ id, name, mark })),
+  };
+}
+
+/** The ids of all entries that a search line finds; undefined where it asks for nothing, or while it is looked for. */
+export function useFoundIds(text: string, zone: string): ReadonlySet<string> | undefined {
+  const request = useSearchRequest(text, zone);
+  const isAsked = text.trim() !== '';
+  const { data } = useEngineAnswer(['foundIds', { ...request, limit: 0 }], { enabled: isAsked });
+  return useMemo(() => (isAsked && data ? new Set(data) : undefined), [isAsked, data]);
+}
 
 /**
  * What a search line finds, among all entries.
@@ -13,20 +36,10 @@ export function useSearch(
   zone: string,
   limit: number,
 ): { answer: SearchAnswer | undefined; isLoading: boolean; failed: boolean } {
-  const now = useNow();
-  const { workingPattern } = useSettings();
-  const calendars = useCalendars();
+  const request = useSearchRequest(text, zone);
   const { data, isPending, isError } = useEngineAnswer([
     'find',
-    {
-      text,
-      ...(field ? { field } : {}),
-      zone,
-      now,
-      workingPattern,
-      calendars: calendars.map(({ id, name, mark }) => ({ id, name, mark })),
-      limit,
-    },
+    { ...request, ...(field ? { field } : {}), limit },
   ]);
   return { answer: data, isLoading: isPending, failed: isError };
 }

@@ -18,6 +18,8 @@ interface ReminderListProps {
   onChange: (reminders: Reminder[]) => void;
 }
 
+const isOfDue = (kind: ReminderListProps['kind']): boolean => kind === 'due' || kind === 'dueDays';
+
 /** Reminders: each changed or removed by itself, and more of them. */
 export function ReminderList({ value, kind, zone, onChange }: ReminderListProps) {
   /** The place of the one whose form is open. */
@@ -28,7 +30,7 @@ export function ReminderList({ value, kind, zone, onChange }: ReminderListProps)
       {value.map((reminder, index) => (
         <ReminderRow
           key={`${reminderKey(reminder)}${index}`}
-          text={reminderText(reminder, zone)}
+          text={reminderText(reminder, zone, isOfDue(kind))}
           onEdit={() => setEdited(index)}
           onRemove={() => onChange(value.filter((_, at) => at !== index))}
         />
@@ -37,6 +39,7 @@ export function ReminderList({ value, kind, zone, onChange }: ReminderListProps)
       {one ? (
         <ReminderSheet
           reminder={one}
+          isDue={isOfDue(kind)}
           zone={zone}
           onClose={() => setEdited(undefined)}
           onSave={(reminder) => {
@@ -81,6 +84,7 @@ export function AddReminder({ value, kind, zone, onChange }: ReminderListProps) 
       {step === 'form' ? (
         <ReminderSheet
           reminder={{ trigger: QUICK[kind][1]!, by: 'notice' }}
+          isDue={isOfDue(kind)}
           zone={zone}
           onClose={() => setStep('quick')}
           onSave={add}
@@ -121,7 +125,7 @@ function QuickReminders({
       {offered.map((reminder) => (
         <Button
           key={reminderKey(reminder)}
-          label={triggerText(reminder.trigger, zone)}
+          label={triggerText(reminder.trigger, zone, isOfDue(kind))}
           onPress={() => onPick(reminder)}
         />
       ))}

@@ -22,11 +22,14 @@ const optionsOf = <Value extends string>(values: readonly Value[], labels: Reado
 /** One reminder in full: of whichever kind, and by what it comes. */
 export function ReminderSheet({
   reminder,
+  isDue,
   zone,
   onClose,
   onSave,
 }: {
   reminder: Reminder;
+  /** Whether it is of a to-do, whose end is when it is due. */
+  isDue: boolean;
   zone: string;
   onClose: () => void;
   onSave: (reminder: Reminder) => void;
@@ -50,7 +53,7 @@ export function ReminderSheet({
         options={optionsOf(KINDS, said.kinds)}
         testID="reminder-kind"
       />
-      <WhenFields control={control} kind={typed.kind} />
+      <WhenFields control={control} kind={typed.kind} isDue={isDue} />
       <FormSelect
         control={control}
         name="by"
@@ -66,7 +69,9 @@ export function ReminderSheet({
 function WhenFields({
   control,
   kind,
+  isDue,
 }: {
+  isDue: boolean;
   control: Control<TypedReminder, unknown, Reminder>;
   kind: TypedReminder['kind'];
 }) {
@@ -105,7 +110,14 @@ function WhenFields({
         control={control}
         name="anchor"
         label={said.anchor}
-        options={optionsOf(ANCHORS, said.anchors)}
+        options={
+          isDue
+            ? optionsOf(
+                ANCHORS.filter((anchor) => anchor !== 'before-leaving'),
+                said.dueAnchors,
+              )
+            : optionsOf(ANCHORS, said.anchors)
+        }
         testID="reminder-anchor"
       />
     </View>

@@ -17,6 +17,7 @@ export const batchWords = {
   removeStep: (step: string) => `Remove the step: ${step}`,
   groups: {
     sort: 'Sort and mark',
+    todos: 'To-dos',
     words: 'Words',
     people: 'Reminders and people',
     time: 'Time',
@@ -50,12 +51,17 @@ export const batchWords = {
     'into-series': 'Make a series of them',
     'into-singles': 'Make single entries of a series',
     'as-series': 'As the series has it',
+    done: 'Done or open',
+    due: 'Due on',
+    estimate: 'Takes',
     delete: 'Put in the bin',
   },
   fields: {
     calendar: 'Calendar',
     how: 'How',
     names: 'Categories, with commas between them',
+    due: 'Due on, or empty for never',
+    estimate: 'Minutes that they take, or empty',
     text: 'Text',
     place: 'Place',
     days: 'Days later',
@@ -83,6 +89,8 @@ export const batchWords = {
     to: 'To',
   },
   hows: {
+    done: 'Done',
+    open: 'Open again',
     add: 'Add',
     remove: 'Take away',
     set: 'These alone',
@@ -115,6 +123,9 @@ export const batchWords = {
     'no-expression': (reason: string) => `The expression can’t be used: ${reason}`,
   },
   said: {
+    done: 'Done',
+    open: 'Open again',
+    never: 'never',
     calendar: (name: string) => `Move to ${name}`,
     copy: (name: string) => `Copy to ${name}`,
     categories: {

@@ -20,7 +20,15 @@ import {
 } from './eventSteps';
 import { intoSeries } from './intoSeries';
 import { ExpressionError, replacerOf } from './replaceText';
-import { asSeriesStep, copyStep, deleteStep, endSeriesStep, type Left, singlesStep } from './seriesSteps';
+import {
+  asSeriesStep,
+  copyStep,
+  deleteStep,
+  doneStep,
+  endSeriesStep,
+  type Left,
+  singlesStep,
+} from './seriesSteps';
 
 /** What becomes of a chosen entry. */
 export const OUTCOMES = ['changed', 'unchanged', 'impossible'] as const;
@@ -251,11 +259,16 @@ export class BatchRun {
         return note(copyStep(draft, target, deed));
       case 'delete':
         return note(deleteStep(draft, target, scope));
+      case 'done':
       case 'as-series':
       case 'end-series': {
         const before = draft.changes().length;
         const left =
-          deed.kind === 'end-series' ? endSeriesStep(draft, target, deed) : asSeriesStep(draft, target);
+          deed.kind === 'done'
+            ? doneStep(draft, target, deed)
+            : deed.kind === 'end-series'
+              ? endSeriesStep(draft, target, deed)
+              : asSeriesStep(draft, target);
         return draft.changes().length > before ? note(left) : left;
       }
       case 'into-singles':

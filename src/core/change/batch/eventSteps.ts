@@ -1,7 +1,17 @@
 import { isReadOnly } from '../../model/calendar';
 import type { CalendarUser } from '../../model/calendarUser';
-import { type CalendarEvent, type Dated, type Entry, isDated, isEvent } from '../../model/entry';
+import {
+  type CalendarEvent,
+  type Dated,
+  type Entry,
+  isDated,
+  isEvent,
+  isTodo,
+  type Todo,
+} from '../../model/entry';
 import type { State } from '../../model/state';
+import { wallOf } from '../../time/eventTime';
+import { beginningOf, todoSpan } from '../../todos/todoSpan';
 import type { Refusal } from '../shift';
 import type { BatchStep, StepKind, StepOf } from '../../model/batchStep';
 import { calendarNamed } from './calendarNamed';
@@ -20,7 +30,15 @@ import {
 } from './timeSteps';
 
 /** The steps that make or take entries, each done by itself. */
-export const APART = ['as-series', 'copy', 'delete', 'end-series', 'into-series', 'into-singles'] as const;
+export const APART = [
+  'as-series',
+  'copy',
+  'delete',
+  'done',
+  'end-series',
+  'into-series',
+  'into-singles',
+] as const;
 
 /** The steps that make another entry of each entry. */
 export type EventStepKind = Exclude<StepKind, (typeof APART)[number]>;
@@ -70,6 +88,12 @@ const ofEvents =
   ): Apply<Kind> =>
   (entry, step, tools) =>
     isEvent(entry) ? apply(entry, step, tools) : 'no-event';
+
+/** A step of to-dos alone. */
+const ofTodos =
+  <Kind extends EventStepKind>(apply: (todo: Todo, step: StepOf<Kind>) => Todo | Refusal): Apply<Kind> =>
+  (entry, step) =>
+    isTodo(entry) ? apply(entry, step) : 'no-todo';
 
 const unique = (names: readonly string[]): string[] => [...new Set(names)];
 
@@ -150,6 +174,18 @@ const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
     };
   },
   attachments: takeAttachments,
+  due: ofTodos((todo, { to }) => {
+    const { start: _, end: __, hasStart: ___, isNeverDue: ____, ...rest } = todo;
+    const beginning = beginningOf(todo);
+    // What repeats by date has to have one.
+    if (to === null && todo.recurrence && !beginning) return 'no-date';
+    const span = todoSpan(to === null ? undefined : { kind: 'date', date: to }, beginning);
+    const isEarly = span.start && span.end && wallOf(span.end) <= wallOf(span.start);
+    return isEarly ? 'end-before-start' : { ...rest, ...span };
+  }),
+  estimate: ofTodos((todo, { minutes }) =>
+    minutes === null ? without(todo, 'estimate') : { ...todo, estimate: minutes },
+  ),
 };
 
 /** Steps of others' meetings that their organizer decides about. */

@@ -1,4 +1,5 @@
-import { type Dated, seriesOf } from '../../model/entry';
+import { type Dated, isTodo, seriesOf } from '../../model/entry';
+import { isOver } from '../../todos/currentTodo';
 import { Series } from '../../recurrence/series';
 import { TooManyDatesError } from '../../recurrence/expandRule';
 import { shapeAt, rangeChangeAt, rangeChanges } from '../../recurrence/occurrenceShape';
@@ -7,11 +8,13 @@ import { wallOf, zoneOf } from '../../time/eventTime';
 import { toBin } from '../binChanges';
 import { binEntries, binLater } from '../binEntries';
 import { copyToCalendar, single } from '../copyEntries';
+import { isWholeSeries } from '../editEach';
 import { isRefused } from '../eventFields';
 import { overridesOf } from '../overrides';
 import { remove } from '../patch';
 import { isRefusal, type Refusal } from '../shift';
-import { daysOffFor, isRecurring, masterOf, type Scope, type Target } from '../target';
+import { daysOffFor, entryAt, isRecurring, masterOf, type Scope, type Target, targetOfKey } from '../target';
+import { setDone } from '../todos/todoChanges';
 import type { UnitOfWork } from '../unitOfWork';
 import { freshVersion } from '../versions';
 import { isReadOnly } from '../../model/calendar';
@@ -34,6 +37,21 @@ export function copyStep(work: UnitOfWork, target: Target, step: StepOf<'copy'>)
   // A series' changed occurrences follow it.
   const [first] = changes;
   return first ? [{ entryId: first.id }] : 'entry-missing';
+}
+
+/** Sets a to-do done, or open again: of a series one of its dates. */
+export function doneStep(work: UnitOfWork, target: Target, { isDone }: StepOf<'done'>): Left {
+  const { state, context } = work;
+  const entry = state.entries.get(target.entryId);
+  if (!entry) return 'entry-missing';
+  if (!isTodo(entry)) return 'no-todo';
+  if (isWholeSeries(state, target)) return 'done-by-date';
+  const shown = entryAt(state, target, context);
+  if (shown && isTodo(shown) && isOver(shown) === isDone) return [target];
+  const done = setDone(state, target, isDone, context);
+  if (isRefused(done)) return done.refused;
+  work.add(done.changes);
+  return [done.landed === undefined ? target : targetOfKey(done.landed)];
 }
 
 /** Puts a target in the bin: one occurrence, this and later ones, or the whole. */

@@ -1,4 +1,4 @@
-import type { CalendarEvent } from '../../model/entry';
+import type { CalendarEvent, Todo } from '../../model/entry';
 import { byStart, type OccurrenceIndex } from '../../schedule/occurrenceIndex';
 import { type Occurrence, takesTime } from '../../schedule/occurrence';
 import type { WorkingDay } from '../../model/settings';
@@ -173,9 +173,11 @@ export function finding(check: CheckName, found: Found): Finding {
 
 /**
  * Some checks that share what they look at: given what they look at, they give how to follow a change. It hears what was
- * touched since it was called before, at first all, and gives all that is found now.
+ * touched since it was called before, at first all, events and to-dos apart, and gives all that is found now.
  */
-export type Check = (checked: Checked) => (touched: Touched<CalendarEvent>) => Iterable<Finding>;
+export type Check = (
+  checked: Checked,
+) => (touched: Touched<CalendarEvent>, todos: Touched<Todo>) => Iterable<Finding>;
 
 /** Gathers what shares a key; what has none is left out. */
 export function gathered<Item, Key>(

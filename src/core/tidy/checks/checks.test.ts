@@ -1,14 +1,16 @@
 import fc from 'fast-check';
 import { checkedDemo, checkQuery, NOW, OWN } from '../../../../testing/checks';
 import { labelledDoubles, pairOf, scoreOf } from '../../../../testing/labelledDoubles';
-import { context, date, event, eventsIn, FENNICK, series, zoned } from '../../../../testing/samples';
+import { context, date, event, eventsIn, FENNICK, series, todo, zoned } from '../../../../testing/samples';
 import { previewBatch } from '@/core/change/batch/batchRun';
 import { applyPatch, inversePatch } from '@/core/change/patch';
 import { targetOfKey } from '@/core/change/target';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { CalendarEvent, Entry } from '@/core/model/entry';
+import { partOf } from '@/core/model/relatedTo';
+import { todoSpan } from '@/core/todos/todoSpan';
 import { offsetTrigger } from '@/core/model/reminder';
 import type { State } from '@/core/model/state';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { type CheckName, CHECKS, type CheckQuery, type Finding } from './finding';
 import { fixPlan } from './fixPlan';
 import { isLikeTitle, plainTitle } from './likeTitles';
@@ -17,12 +19,12 @@ import { timeInTitle } from './fieldChecks';
 
 const YEAR = 366 * 86_400_000;
 
-async function run(events: readonly CalendarEvent[], more: Partial<CheckQuery> = {}): Promise<Findings> {
-  const index = new OccurrenceIndex();
+async function run(events: readonly Entry[], more: Partial<CheckQuery> = {}): Promise<Findings> {
+  const index = new EntryIndex();
   index.load(events);
   return (await new KeptChecks(index).run(checkQuery(more)))!;
 }
-const foundBy = async (check: CheckName, events: readonly CalendarEvent[], more: Partial<CheckQuery> = {}) =>
+const foundBy = async (check: CheckName, events: readonly Entry[], more: Partial<CheckQuery> = {}) =>
   (await run(events, more)).findings.filter((finding) => finding.check === check);
 
 const at = (start: string, end: string, more: Partial<CalendarEvent> = {}, zone = FENNICK) =>
@@ -85,13 +87,22 @@ const workweek = ['15', '16', '17', '18', '19'].map((day) =>
 const file = (size: number) => [{ id: 'a', name: 'photos.zip', mediaType: 'application/zip', size }];
 const byLeaving = { trigger: offsetTrigger(0, 'leaving'), by: 'notice' as const };
 
+const dueOn = (day: string, more: Parameters<typeof todo>[0] = {}) =>
+  todo({ title: 'Order rope', ...todoSpan(date(day), undefined), ...more });
+const timeFor = (day: string, more: Partial<CalendarEvent> = {}) =>
+  at(`${day}T10:00`, `${day}T11:00`, {
+    title: 'Order rope',
+    relatedTo: [partOf('rope', undefined)],
+    ...more,
+  });
+
 /** What each check finds, and what looks like it and is none. */
 const PLANTED: Readonly<
   Record<
     CheckName,
     {
-      hits: readonly (readonly CalendarEvent[])[];
-      misses: readonly (readonly CalendarEvent[])[];
+      hits: readonly (readonly Entry[])[];
+      misses: readonly (readonly Entry[])[];
       with?: Partial<CheckQuery>;
     }
   >
@@ -198,6 +209,41 @@ const PLANTED: Readonly<
         }),
       ],
       [{ ...round, modified: NOW - 2 * YEAR }, override({ modified: NOW - 5 })],
+    ],
+  },
+  'todo-double': {
+    hits: [[dueOn('2027-03-12', { id: 'a' }), dueOn('2027-03-12', { id: 'b', title: 'order rope ' })]],
+    misses: [
+      [dueOn('2027-03-12', { id: 'a' }), dueOn('2027-03-13', { id: 'b' })],
+      [dueOn('2027-03-12', { id: 'a' }), dueOn('2027-03-12', { id: 'b', status: 'completed' })],
+      [todo({ id: 'a', title: '' }), todo({ id: 'b', title: '' })],
+    ],
+  },
+  'todo-time-over': {
+    hits: [[dueOn('2027-03-12', { uid: 'rope' }), timeFor('2027-03-02'), timeFor('2027-03-04')]],
+    misses: [
+      [dueOn('2027-03-12', { uid: 'rope' }), timeFor('2027-03-02'), timeFor('2027-03-11')],
+      [dueOn('2027-03-12', { uid: 'rope' }), timeFor('2027-03-02', { status: 'cancelled' })],
+      [dueOn('2027-03-12', { uid: 'rope', status: 'completed' }), timeFor('2027-03-02')],
+      [dueOn('2027-03-12', { uid: 'other' }), timeFor('2027-03-02')],
+    ],
+  },
+  'todo-overdue': {
+    hits: [[dueOn('2026-12-12')]],
+    misses: [
+      [dueOn('2027-02-12')],
+      [dueOn('2026-12-12', { status: 'cancelled' })],
+      [todo({ ...todoSpan(undefined, date('2026-12-12')) })],
+    ],
+  },
+  'todo-over': {
+    hits: [
+      [todo({ status: 'completed', completed: NOW - 2 * YEAR })],
+      [todo({ status: 'cancelled', modified: NOW - 2 * YEAR })],
+    ],
+    misses: [
+      [todo({ status: 'completed', completed: NOW - YEAR / 2, modified: NOW - 2 * YEAR })],
+      [todo({ modified: NOW - 2 * YEAR })],
     ],
   },
   'tentative-past': {
@@ -433,7 +479,7 @@ test('what is fine is left out, counted, and found again when that is taken back
 });
 
 test('a run that is not wanted any more stops', async () => {
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load([event()]);
   const seen: number[] = [];
   const stopped = await new KeptChecks(index).run(checkQuery(), (done) => seen.push(done) < 3);
@@ -442,7 +488,7 @@ test('a run that is not wanted any more stops', async () => {
 });
 
 const findingsOf = async (state: State, query: CheckQuery): Promise<readonly Finding[]> => {
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load(eventsIn(state));
   return (await new KeptChecks(index).run(query))!.findings;
 };

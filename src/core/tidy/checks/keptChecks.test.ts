@@ -1,22 +1,23 @@
 import { eventsIn } from '../../../../testing/samples';
 import fc from 'fast-check';
 import { checkedDemo } from '../../../../testing/checks';
-import type { CalendarEvent } from '@/core/model/entry';
-import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { type CalendarEvent, type Entry, isEvent, isTodo, type Todo } from '@/core/model/entry';
+import { partOf } from '@/core/model/relatedTo';
+import { EntryIndex } from '@/core/schedule/entryIndex';
 import { DAY, HOUR } from '@/core/time/civil';
 import { atWall, wallOf } from '@/core/time/eventTime';
 import { KeptChecks } from './keptChecks';
 
 /** Entries whose checks are kept, beside checks that begin anew. */
-function keptBeside(events: Iterable<CalendarEvent>) {
+function keptBeside(entries: Iterable<Entry>) {
   const query = checkedDemo().query;
-  const all = new Map([...events].map((each) => [each.id, each]));
-  const index = new OccurrenceIndex();
-  index.load(all.values());
+  const all = new Map<string, Entry>([...entries].map((each) => [each.id, each]));
+  const index = new EntryIndex();
+  index.load([...all.values()]);
   const kept = new KeptChecks(index);
   return {
     all,
-    put(id: string, after: CalendarEvent | undefined) {
+    put(id: string, after: Entry | undefined) {
       kept.touch(id, [all.get(id) ?? null, after ?? null]);
       if (after) index.put(after);
       else index.remove(id);
@@ -25,8 +26,8 @@ function keptBeside(events: Iterable<CalendarEvent>) {
     },
     kept: () => kept.run(query),
     anew() {
-      const fresh = new OccurrenceIndex();
-      fresh.load(all.values());
+      const fresh = new EntryIndex();
+      fresh.load([...all.values()]);
       return new KeptChecks(fresh).run(query);
     },
   };
@@ -61,9 +62,20 @@ const EDITS: Readonly<
   },
 };
 
+/** The same of to-dos. */
+const TODO_EDITS: Readonly<Record<string, (todo: Todo, other: Todo, fresh: string) => Todo | undefined>> = {
+  retitle: (todo, other) => ({ ...todo, title: other.title }),
+  bear: (todo) => ({ ...todo, title: '' }),
+  finish: (todo) => ({ ...todo, status: 'completed', completed: 0 }),
+  reopen: (todo) => ({ ...todo, status: 'needs-action' }),
+  again: (todo, _, id) => ({ ...todo, id, uid: id }),
+  drop: () => undefined,
+};
+
 test('after whatever changes, what is kept is what a new look finds', async () => {
   const edit = fc.record({
-    kind: fc.constantFrom(...Object.keys(EDITS)),
+    kind: fc.constantFrom(...Object.keys(EDITS), 'tie'),
+    todoKind: fc.option(fc.constantFrom(...Object.keys(TODO_EDITS)), { freq: 3 }),
     at: fc.nat(),
     beside: fc.nat(),
     isSeries: fc.boolean(),
@@ -72,15 +84,26 @@ test('after whatever changes, what is kept is what a new look finds', async () =
     fc.asyncProperty(
       fc.array(fc.array(edit, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 4 }),
       async (rounds) => {
-        const beside = keptBeside(eventsIn(checkedDemo().state));
+        const beside = keptBeside(checkedDemo().state.entries.values());
         await beside.kept();
         let fresh = 0;
         for (const round of rounds) {
-          for (const { kind, at, beside: next, isSeries } of round) {
-            const all = [...beside.all.values()];
+          for (const { kind, todoKind, at, beside: next, isSeries } of round) {
+            const all = [...beside.all.values()].filter(isEvent);
+            const todos = [...beside.all.values()].filter(isTodo);
+            const todo = todos[at % Math.max(1, todos.length)];
+            if (todoKind && todo) {
+              const other = todos[next % todos.length]!;
+              const done = TODO_EDITS[todoKind]!(todo, other, `fresh ${fresh++}`);
+              beside.put(done?.id ?? todo.id, done);
+              continue;
+            }
             const own = isSeries ? all.filter(({ recurrence, seriesId }) => recurrence ?? seriesId) : all;
             const event = own[at % own.length]!;
-            const after = EDITS[kind]!(event, all[next % all.length]!, `fresh ${fresh++}`);
+            const after =
+              kind === 'tie'
+                ? { ...event, relatedTo: [partOf(todo?.uid ?? 'none', undefined)] }
+                : EDITS[kind]!(event, all[next % all.length]!, `fresh ${fresh++}`);
             beside.put(after?.id ?? event.id, after);
           }
           expect(await beside.kept()).toEqual(await beside.anew());
@@ -95,9 +118,9 @@ test('a day off that is added later changes what is found of the series that ski
   const { state } = checkedDemo();
   const beside = keptBeside(eventsIn(state));
   const before = await beside.kept();
-  const dayOff = [...beside.all.values()].find(
-    ({ calendarId, start }) => calendarId === 'daysoff' && start.kind === 'date',
-  )!;
+  const dayOff = [...beside.all.values()]
+    .filter(isEvent)
+    .find(({ calendarId, start }) => calendarId === 'daysoff' && start.kind === 'date')!;
   for (let days = 1; days <= 14; days++) {
     const id = `off ${days}`;
     beside.put(
@@ -122,7 +145,7 @@ test('a day off that is added later changes what is found of the series that ski
 
 test('what is stopped half-way is looked at anew', async () => {
   const { state, query } = checkedDemo();
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load(eventsIn(state));
   const kept = new KeptChecks(index);
   expect(await kept.run(query, (done) => done < 4)).toBeUndefined();
@@ -133,7 +156,7 @@ test('what changes while the checks run is found by the next run', async () => {
   const { state, query } = checkedDemo();
   const beside = keptBeside(eventsIn(state));
   await beside.kept();
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load(eventsIn(state));
   const kept = new KeptChecks(index);
   await kept.run(query, (done) => {

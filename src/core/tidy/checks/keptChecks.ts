@@ -1,5 +1,5 @@
-import type { CalendarEvent } from '../../model/entry';
-import type { OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import { type CalendarEvent, type Entry, isEvent, isTodo, type Todo } from '../../model/entry';
+import type { EntryIndex } from '../../schedule/entryIndex';
 import { ofCalendars } from './calendarChecks';
 import { type Check, Checked } from './check';
 import { chains, onDaysOff, outsideHours, overbooked } from './dayChecks';
@@ -10,6 +10,7 @@ import type { Touched } from './groups';
 import { overlaps } from './overlapCheck';
 import { ofSeries } from './seriesChecks';
 import { spellings, wrongZones } from './spellingChecks';
+import { ofTodos } from './todoChecks';
 
 /** All checks, each with all that it finds. */
 const CHECKS_RUN: readonly Check[] = [
@@ -24,6 +25,10 @@ const CHECKS_RUN: readonly Check[] = [
   spellings,
   wrongZones,
   ofCalendars,
+  (checked) => {
+    const follow = ofTodos(checked);
+    return (_, todos) => follow(todos);
+  },
 ];
 
 /** What all checks found. */
@@ -82,6 +87,12 @@ interface Asked {
 /** Hears how many checks are done, of how many, before each goes on; says whether it is wanted still. */
 export type Progress = (done: number, all: number) => boolean | Promise<boolean>;
 
+/** What of the touched is an event: where it is gone, nobody knows what it was. */
+const eventsIn = (touched: Touched<Entry>): Touched<CalendarEvent> =>
+  new Map([...touched].flatMap(([id, entry]) => (!entry || isEvent(entry) ? [[id, entry] as const] : [])));
+const todosIn = (touched: Touched<Entry>): Touched<Todo> =>
+  new Map([...touched].flatMap(([id, entry]) => (!entry || isTodo(entry) ? [[id, entry] as const] : [])));
+
 /**
  * All checks over the entries of an index. What they found is kept: after a change only what it touches is looked at again.
  */
@@ -95,7 +106,7 @@ export class KeptChecks {
   private changedDays = new Set<string>();
   private running: Promise<unknown> = Promise.resolve();
 
-  constructor(private readonly index: OccurrenceIndex) {}
+  constructor(private readonly index: EntryIndex) {}
 
   /** Forgets everything: all entries are others now. */
   reset(): void {
@@ -109,12 +120,13 @@ export class KeptChecks {
   }
 
   /** Hears of a change of an entry: what it was, and what it is. */
-  touch(id: string, events: readonly (CalendarEvent | null)[]): void {
+  touch(id: string, entries: readonly (Entry | null)[]): void {
     if (!this.checked) return;
     this.touched.add(id);
-    for (const event of events) {
-      if (event?.seriesId !== undefined) this.touched.add(event.seriesId);
-      if (event?.start.kind === 'date') this.changedDays.add(event.calendarId);
+    for (const entry of entries) {
+      if (!entry) continue;
+      if (entry.seriesId !== undefined) this.touched.add(entry.seriesId);
+      if (isEvent(entry) && entry.start.kind === 'date') this.changedDays.add(entry.calendarId);
     }
     // Where most has changed, it costs less to begin anew.
     if (this.touched.size > MOST_TOUCHED) this.reset();
@@ -141,18 +153,19 @@ export class KeptChecks {
     accepts: Asked['accepts'],
   ): Promise<Findings | undefined> {
     const asked = JSON.stringify(query);
-    let touched: Touched<CalendarEvent>;
+    let touched: Touched<Entry>;
     if (!this.checked || asked !== this.asked) {
       this.asked = asked;
-      this.checked = new Checked(this.index, { ...query, fine });
+      this.checked = new Checked(this.index.events, { ...query, fine });
       this.checks = CHECKS_RUN.map((check) => check(this.checked!));
-      touched = new Map([...this.index.all()].map((event) => [event.id, event]));
+      touched = new Map([...this.index.all()].map((entry) => [entry.id, entry]));
     } else {
       touched = this.concerned();
-      this.checked.follow(touched);
+      this.checked.follow(eventsIn(touched));
     }
     this.forgetTouched();
     const { checked, checks } = this;
+    const [events, todos] = [eventsIn(touched), todosIn(touched)];
     const all: Finding[] = [];
     for (const [done, check] of checks.entries()) {
       if (!(await next(done, checks.length))) {
@@ -160,17 +173,17 @@ export class KeptChecks {
         if (checked === this.checked) this.reset();
         return undefined;
       }
-      for (const found of check(touched)) all.push(found);
+      for (const found of check(events, todos)) all.push(found);
     }
     return inOrder(all, { fine, accepts });
   }
 
   /** What was touched, with what hangs on it: a series and its occurrences, and series that leave out other days now. */
-  private concerned(): Touched<CalendarEvent> {
+  private concerned(): Touched<Entry> {
     const ids = new Set(this.touched);
-    for (const id of this.touched) for (const changed of this.index.changesOf(id)) ids.add(changed);
+    for (const id of this.touched) for (const changed of this.index.events.changesOf(id)) ids.add(changed);
     if (this.changedDays.size > 0)
-      for (const { id, recurrence } of this.index.all())
+      for (const { id, recurrence } of this.index.events.all())
         if (recurrence?.skipDaysOff && this.changedDays.has(recurrence.skipDaysOff.calendarId)) ids.add(id);
     return new Map([...ids].map((id) => [id, this.index.get(id)]));
   }

@@ -1,9 +1,11 @@
-import { date, event, FENNICK, series, zoned } from '../../../../testing/samples';
+import { date, event, FENNICK, series, todo, zoned } from '../../../../testing/samples';
 import { NO_FILTER } from '../../model/look';
-import { OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import type { Entry } from '../../model/entry';
+import { EntryIndex } from '../../schedule/entryIndex';
 import { EntrySearch } from '../../search/entrySearch';
 import { parseDate } from '../../time/civil';
 import { standardWorkingPattern } from '../../time/standardWorkingPattern';
+import { todoSpan } from '../../todos/todoSpan';
 import { EntryTable } from './entryTable';
 import { keysLike, selectionSums } from './selection';
 import type { TableQuery, TableRow } from './tableQuery';
@@ -62,9 +64,9 @@ const old = event({
   end: zoned('2026-01-09T10:00'),
 });
 
-function tableOf(...events: Parameters<OccurrenceIndex['load']>[0][]): EntryTable {
-  const index = new OccurrenceIndex();
-  index.load(events.flatMap((some) => [...some]));
+function tableOf(...entries: (readonly Entry[])[]): EntryTable {
+  const index = new EntryIndex();
+  index.load(entries.flat());
   return new EntryTable(index, new EntrySearch(index));
 }
 const table = tableOf([weekly, moved, invoices, paint, old]);
@@ -182,7 +184,7 @@ test('where an entry came from is told', async () => {
 });
 
 test('others like one, and what a selection comes to', () => {
-  const index = new OccurrenceIndex();
+  const index = new EntryIndex();
   index.load([weekly, moved, invoices, { ...invoices, id: 'again', title: 'LENS invoices ' }, paint]);
   expect(keysLike(index, 'invoices', 'title')).toEqual(['invoices', 'again']);
   expect(keysLike(index, 'invoices', 'place')).toEqual(['invoices', 'again']);
@@ -202,4 +204,89 @@ test('others like one, and what a selection comes to', () => {
     wholeDays: 2,
     outOfSight: 2,
   });
+});
+
+const rope = todo({
+  id: 'rope',
+  title: 'Order rope',
+  calendarId: 'desk',
+  priority: 1,
+  estimate: 120,
+  ...todoSpan(zoned('2027-03-11T17:00'), undefined),
+});
+const report = todo({
+  id: 'report',
+  title: 'Monthly report',
+  ...todoSpan(date('2027-03-31'), date('2027-03-20')),
+  recurrence: { rules: ['FREQ=MONTHLY'], dates: [], exceptionDates: [] },
+});
+const someday = todo({ id: 'someday', title: 'Paint the locker', percent: 40, status: 'in-process' });
+const mixed = tableOf([weekly, invoices, paint, rope, report, someday]);
+const mixedTitles = async (more: Partial<TableQuery> = {}) =>
+  said((await mixed.rows(query(more), 0, 100)).rows);
+
+test('to-dos stand among the events by when they are to be done; without a date where all time is looked at', async () => {
+  expect(await mixedTitles()).toEqual([
+    'Keeper rota call',
+    'Lens invoices',
+    'Tower paint',
+    'Order rope',
+    'Monthly report',
+  ]);
+  expect(await mixedTitles({ kind: 'todo' })).toEqual(['Order rope', 'Monthly report']);
+  const { range: _, ...always } = query();
+  const all = await mixed.rows({ ...always, kind: 'todo' }, 0, 100);
+  expect(said(all.rows)).toEqual(['Order rope', 'Monthly report', 'Paint the locker']);
+  // What they are said to take is no time that is taken.
+  expect(all.sums).toMatchObject({ entries: 3, occurrences: 0, wholeDays: 0 });
+});
+
+test('a row of a to-do says until when it is due, and from when it can be done only where that was said', async () => {
+  const { rows } = await mixed.rows(query({ kind: 'todo' }), 0, 100);
+  expect(rows[0]).toMatchObject({
+    entryKind: 'todo',
+    endWall: Date.UTC(2027, 2, 11, 17),
+    minutes: 120,
+    priority: 1,
+    status: 'needs-action',
+  });
+  expect(rows[0]).not.toHaveProperty('startWall');
+  expect(rows[1]).toMatchObject({
+    startWall: Date.UTC(2027, 2, 20),
+    endWall: Date.UTC(2027, 3, 1),
+    allDay: true,
+    part: 'series',
+  });
+});
+
+test('to-dos are sorted, gathered and selected like everything else', async () => {
+  const { range: _, ...always } = query();
+  const by = async (more: Partial<TableQuery>) =>
+    said((await mixed.rows({ ...always, kind: 'todo', ...more }, 0, 100)).rows);
+  expect(await by({ sort: [{ column: 'status', descending: true }] })).toEqual([
+    'Paint the locker',
+    'Order rope',
+    'Monthly report',
+  ]);
+  expect((await by({ sort: [{ column: 'importance', descending: false }] }))[0]).toBe('Order rope');
+  expect((await by({ sort: [{ column: 'percent', descending: true }] }))[0]).toBe('Paint the locker');
+  expect((await by({ sort: [{ column: 'end', descending: false }] })).at(-1)).toBe('Paint the locker');
+  expect(await by({ group: 'month' })).toEqual([
+    '= 2027-03',
+    'Order rope',
+    'Monthly report',
+    '= ',
+    'Paint the locker',
+  ]);
+  const index = new EntryIndex();
+  index.load([invoices, rope, someday]);
+  expect(selectionSums(index, ['rope', 'someday'], FENNICK, new Set(['rope']))).toEqual({
+    entries: 2,
+    series: 0,
+    minutes: 120,
+    wholeDays: 0,
+    outOfSight: 1,
+  });
+  index.put({ ...rope, title: 'Lens invoices' });
+  expect(keysLike(index, 'invoices', 'title')).toEqual(['invoices', 'rope']);
 });

@@ -1,6 +1,6 @@
 import type { EntrySearch } from '../../search/entrySearch';
 import type { Occurrence } from '../../schedule/occurrence';
-import type { OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import type { EntryIndex } from '../../schedule/entryIndex';
 import { rowOfLine, type TableLine, tableLines } from './tableLines';
 import { compareGroups, groupOf, inTableOrder } from './tableOrder';
 import type { GroupRow, TableAnswer, TableQuery, TableRow, TableSums } from './tableQuery';
@@ -34,7 +34,7 @@ export class EntryTable {
   private laid: { readonly key: string; readonly laid: Laid } | undefined;
 
   constructor(
-    private readonly index: OccurrenceIndex,
+    private readonly index: EntryIndex,
     private readonly search: EntrySearch,
   ) {}
 
@@ -50,7 +50,7 @@ export class EntryTable {
     const feeds = new Set(query.calendars.filter(({ isFeed }) => isFeed).map(({ id }) => id));
     const rows = places.slice(from, to).map((place): TableRow => {
       if ('group' in place) return place.group;
-      return rowOfLine(place.line, feeds.has(place.line.event.calendarId), place.isUnfolded, place.depth);
+      return rowOfLine(place.line, feeds.has(place.line.entry.calendarId), place.isUnfolded, place.depth);
     });
     return { from, rows, rowCount: places.length, sums, problems };
   }
@@ -137,7 +137,7 @@ function unfolded(line: TableLine, { unfolded: open }: TableQuery): Place[] {
 
 const partOf = (line: TableLine, occurrence: Occurrence): TableLine => ({
   key: occurrence.key,
-  event: line.event,
+  entry: line.entry,
   occurrence,
   occurrences: [occurrence],
   part: 'occurrence',

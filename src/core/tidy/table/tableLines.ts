@@ -1,8 +1,10 @@
 import { attachmentNamesOf, attendeesOf } from '../../model/attendees';
-import type { CalendarEvent } from '../../model/entry';
+import { type Entry, isDated, isEvent } from '../../model/entry';
 import { filterTest } from '../../schedule/entryFilter';
+import type { EntryIndex } from '../../schedule/entryIndex';
 import { type Occurrence, occurrenceOf } from '../../schedule/occurrence';
-import { dayWindow, type OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import { dayWindow } from '../../schedule/occurrenceIndex';
+import { dueOf } from '../../todos/todoSpan';
 import { MINUTE } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
 import type { EntryOrigin, EntryRow, TableQuery } from './tableQuery';
@@ -10,24 +12,25 @@ import type { EntryOrigin, EntryRow, TableQuery } from './tableQuery';
 /** A row before it is sorted: what it stands for, and the occurrences in the range that it sums. */
 export interface TableLine {
   readonly key: string;
-  readonly event: CalendarEvent;
-  /** The one whose times it shows: the first in the range. */
-  readonly occurrence: Occurrence;
+  readonly entry: Entry;
+  /** The one whose times it shows: the first in the range; undefined for a to-do without a date. */
+  readonly occurrence: Occurrence | undefined;
   readonly occurrences: readonly Occurrence[];
   readonly part: EntryRow['part'];
 }
 
-/** A table's words and filters as a test of events. */
-export type Accepts = (event: CalendarEvent) => boolean;
+/** A table's words and filters as a test of entries. */
+export type Accepts = (entry: Entry) => boolean;
 
 const acceptsOf = (query: TableQuery, found: ReadonlySet<string> | undefined): Accepts => {
   const hidden = new Set(query.hiddenCalendarIds);
   const passes = filterTest(query.filter);
-  return (event) =>
-    !hidden.has(event.calendarId) &&
-    !(query.withoutCancelled && event.status === 'cancelled') &&
-    (!found || found.has(event.id)) &&
-    passes(event);
+  return (entry) =>
+    (query.kind === undefined || entry.kind === query.kind) &&
+    !hidden.has(entry.calendarId) &&
+    !(query.withoutCancelled && entry.status === 'cancelled') &&
+    (!found || found.has(entry.id)) &&
+    passes(entry);
 };
 
 /**
@@ -35,7 +38,7 @@ const acceptsOf = (query: TableQuery, found: ReadonlySet<string> | undefined): A
  * @param found the ids of entries that its search line finds; undefined where it asks for nothing
  */
 export function tableLines(
-  index: OccurrenceIndex,
+  index: EntryIndex,
   query: TableQuery,
   found: ReadonlySet<string> | undefined,
 ): TableLine[] {
@@ -43,28 +46,24 @@ export function tableLines(
   return query.range ? linesInRange(index, query, accepts) : allLines(index, query, accepts);
 }
 
-/** A series and its changed occurrences as one, by its id; anything else by its own. */
-const rootOf = (index: OccurrenceIndex, event: CalendarEvent): CalendarEvent =>
-  (event.seriesId !== undefined ? index.get(event.seriesId) : undefined) ?? event;
-
-function linesInRange(index: OccurrenceIndex, query: TableQuery, accepts: Accepts): TableLine[] {
+function linesInRange(index: EntryIndex, query: TableQuery, accepts: Accepts): TableLine[] {
   const { range, zone, workingPattern } = query;
   const window = dayWindow(range!.firstDay, range!.endDay, zone);
-  const known = new Map<CalendarEvent, boolean>();
-  const isAccepted = (event: CalendarEvent): boolean => {
-    let answer = known.get(event);
-    if (answer === undefined) known.set(event, (answer = accepts(event)));
+  const known = new Map<Entry, boolean>();
+  const isAccepted = (entry: Entry): boolean => {
+    let answer = known.get(entry);
+    if (answer === undefined) known.set(entry, (answer = accepts(entry)));
     return answer;
   };
   const lines: TableLine[] = [];
   const series = new Map<string, Occurrence[]>();
   for (const occurrence of index.between(window, zone, { workingPattern })) {
-    const event = index.fieldsOf(occurrence);
-    if (!event || !isAccepted(event)) continue;
-    const root = rootOf(index, event);
+    const entry = index.fieldsOf(occurrence);
+    if (!entry || !isAccepted(entry)) continue;
+    const root = index.rootOf(entry);
     if (query.as === 'occurrences' || !occurrence.recurring) {
       const part = occurrence.recurring ? 'occurrence' : 'single';
-      lines.push({ key: occurrence.key, event, occurrence, occurrences: [occurrence], part });
+      lines.push({ key: occurrence.key, entry, occurrence, occurrences: [occurrence], part });
       continue;
     }
     const others = series.get(root.id);
@@ -72,69 +71,92 @@ function linesInRange(index: OccurrenceIndex, query: TableQuery, accepts: Accept
     else series.set(root.id, [occurrence]);
   }
   for (const [id, occurrences] of series) {
-    const event = index.get(id)!;
-    const part = event.recurrence ? 'series' : 'occurrence';
-    lines.push({ key: id, event, occurrence: occurrences[0]!, occurrences, part });
+    const entry = index.get(id)!;
+    const part = entry.recurrence ? 'series' : 'occurrence';
+    lines.push({ key: id, entry, occurrence: occurrences[0]!, occurrences, part });
   }
   return lines;
 }
 
-function allLines(index: OccurrenceIndex, query: TableQuery, accepts: Accepts): TableLine[] {
+function allLines(index: EntryIndex, query: TableQuery, accepts: Accepts): TableLine[] {
   const lines: TableLine[] = [];
   const { zone } = query;
-  for (const event of index.all()) {
+  for (const entry of index.all()) {
     // A changed occurrence is a part of its series.
-    if (rootOf(index, event) !== event || !accepts(event)) continue;
-    const at = { start: instantOf(event.start, zone), end: instantOf(event.end, zone) };
-    const occurrence = occurrenceOf(event, { ...at, key: event.id }, zone);
-    const part = event.recurrence ? 'series' : 'single';
-    lines.push({ key: event.id, event, occurrence, occurrences: [occurrence], part });
+    if (index.rootOf(entry) !== entry || !accepts(entry)) continue;
+    const part = entry.recurrence ? 'series' : 'single';
+    if (!isDated(entry)) {
+      lines.push({ key: entry.id, entry, occurrence: undefined, occurrences: [], part });
+      continue;
+    }
+    const at = { start: instantOf(entry.start, zone), end: instantOf(entry.end, zone) };
+    const occurrence = occurrenceOf(entry, { ...at, key: entry.id }, zone);
+    lines.push({ key: entry.id, entry, occurrence, occurrences: [occurrence], part });
   }
   return lines;
 }
 
 /** Where an entry came from: a file is noted with it, all else follows from what it is. */
-export function originOf(event: CalendarEvent, isFeed: boolean): EntryOrigin {
+export function originOf(entry: Entry, isFeed: boolean): EntryOrigin {
   if (isFeed) return { kind: 'feed' };
-  if (event.importedFrom !== undefined) return { kind: 'imported', name: event.importedFrom };
-  return { kind: event.organizer ? 'invitation' : 'typed' };
+  if (entry.importedFrom !== undefined) return { kind: 'imported', name: entry.importedFrom };
+  return { kind: entry.organizer ? 'invitation' : 'typed' };
 }
 
 /** How long its hours are, in minutes; 0 for whole days. */
 export const minutesOf = ({ allDay, start, end }: Occurrence): number =>
   allDay ? 0 : Math.round((end - start) / MINUTE);
 
-export const bytesOf = (event: CalendarEvent): number =>
-  (event.attachments ?? []).reduce((sum, { size }) => sum + size, 0);
+/** How long the hours of a line are, or what its to-do is said to take, in minutes. */
+export function lengthOf({ entry, occurrence }: TableLine): number {
+  if (!isEvent(entry)) return entry.estimate ?? 0;
+  return occurrence ? minutesOf(occurrence) : 0;
+}
+
+export const bytesOf = (entry: Entry): number =>
+  (entry.attachments ?? []).reduce((sum, { size }) => sum + size, 0);
+
+/** From when a line is, and until when, as wall times: of a to-do as far as each was said. */
+export function wallsOf({ entry, occurrence }: TableLine): Pick<EntryRow, 'startWall' | 'endWall'> {
+  if (!occurrence) return {};
+  const { startWall, endWall } = occurrence;
+  if (isEvent(entry)) return { startWall, endWall };
+  return {
+    ...(entry.hasStart ? { startWall } : {}),
+    ...(dueOf(entry) ? { endWall } : {}),
+  };
+}
 
 /** A line as it is handed out. */
 export function rowOfLine(line: TableLine, isFeed: boolean, isUnfolded: boolean, depth: 0 | 1): EntryRow {
-  const { event, occurrence, part } = line;
+  const { entry, occurrence, part } = line;
   return {
     kind: 'entry',
+    entryKind: entry.kind,
     key: line.key,
-    calendarId: event.calendarId,
-    title: event.title,
-    startWall: occurrence.startWall,
-    endWall: occurrence.endWall,
-    allDay: occurrence.allDay,
-    minutes: minutesOf(occurrence),
-    ...(event.recurrence ? { recurrence: event.recurrence } : {}),
-    start: event.start,
-    location: event.location,
-    people: attendeesOf(event).map(({ name }) => name),
-    availability: event.availability,
-    classification: event.classification,
-    status: event.status,
-    categories: event.categories,
-    ...(event.reminders ? { reminders: event.reminders } : {}),
-    files: attachmentNamesOf(event).length,
-    bytes: bytesOf(event),
-    created: event.created,
-    modified: event.modified,
-    origin: originOf(event, isFeed),
+    calendarId: entry.calendarId,
+    title: entry.title,
+    ...wallsOf(line),
+    allDay: occurrence?.allDay ?? false,
+    minutes: lengthOf(line),
+    ...(entry.recurrence ? { recurrence: entry.recurrence } : {}),
+    ...(entry.start ? { start: entry.start } : {}),
+    location: entry.location,
+    people: attendeesOf(entry).map(({ name }) => name),
+    ...(isEvent(entry) ? { availability: entry.availability } : {}),
+    classification: entry.classification,
+    status: entry.status,
+    ...(entry.priority === undefined ? {} : { priority: entry.priority }),
+    ...(!isEvent(entry) && entry.percent !== undefined ? { percent: entry.percent } : {}),
+    categories: entry.categories,
+    ...(entry.reminders ? { reminders: entry.reminders } : {}),
+    files: attachmentNamesOf(entry).length,
+    bytes: bytesOf(entry),
+    created: entry.created,
+    modified: entry.modified,
+    origin: originOf(entry, isFeed),
     part,
-    changed: occurrence.changed,
+    changed: occurrence?.changed ?? false,
     count: line.occurrences.length,
     isUnfolded,
     depth,

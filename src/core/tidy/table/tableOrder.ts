@@ -1,34 +1,54 @@
 import { attachmentNamesOf, attendeesOf } from '../../model/attendees';
-import { civilDate, DAY, weekdayOf } from '../../time/civil';
+import { importanceOf, IMPORTANCES } from '../../fields/importance';
+import { type Entry, isEvent } from '../../model/entry';
+import { civilDate, DAY, MINUTE, weekdayOf } from '../../time/civil';
 import { ownZone } from '../../time/eventTime';
-import { bytesOf, originOf, type TableLine } from './tableLines';
+import { bytesOf, lengthOf, originOf, type TableLine } from './tableLines';
 import type { TableColumn, TableGrouping, TableQuery } from './tableQuery';
 
 type SortValue = number | string;
 
+/** What is open first, then what is settled, then what is over. */
+const STATUS_ORDER: readonly Entry['status'][] = [
+  'needs-action',
+  'in-process',
+  'tentative',
+  'confirmed',
+  'completed',
+  'cancelled',
+];
+
+/** When a line is, as a number that sorts: what has no date comes last. */
+const startOrder = ({ occurrence }: TableLine): number => occurrence?.startWall ?? Infinity;
+const spanOf = ({ occurrence }: TableLine): number => (occurrence ? occurrence.end - occurrence.start : 0);
+
 /** What a line is sorted by in each column. A column that is added has to be said here. */
 const SORT_VALUES: Readonly<Record<TableColumn, (line: TableLine, query: TableQuery) => SortValue>> = {
-  title: ({ event }) => event.title,
-  start: ({ occurrence }) => occurrence.startWall,
-  end: ({ occurrence }) => occurrence.endWall,
-  length: ({ occurrence }) => occurrence.end - occurrence.start,
-  repeat: ({ event, part }) => (part === 'single' ? '' : (event.recurrence?.rules[0] ?? '1')),
-  place: ({ event }) => event.location,
-  calendar: ({ event }, { calendars }) => calendars.findIndex(({ id }) => id === event.calendarId),
-  category: ({ event }) => event.categories.join(', '),
-  people: ({ event }) => attendeesOf(event).length,
-  availability: ({ event }) => event.availability,
-  visibility: ({ event }) => event.classification,
-  reminders: ({ event }) => event.reminders?.length ?? -1,
-  attachments: ({ event }) => attachmentNamesOf(event).length,
-  size: ({ event }) => bytesOf(event),
-  zone: ({ event }) => ownZone(event.start) ?? '',
-  created: ({ event }) => event.created,
-  changed: ({ event }) => event.modified,
-  origin: ({ event }, { calendars }) => {
+  title: ({ entry }) => entry.title,
+  kind: ({ entry }) => entry.kind,
+  start: startOrder,
+  end: ({ occurrence }) => occurrence?.endWall ?? Infinity,
+  length: (line) => (line.entry.kind === 'event' ? spanOf(line) : lengthOf(line) * MINUTE),
+  repeat: ({ entry, part }) => (part === 'single' ? '' : (entry.recurrence?.rules[0] ?? '1')),
+  place: ({ entry }) => entry.location,
+  calendar: ({ entry }, { calendars }) => calendars.findIndex(({ id }) => id === entry.calendarId),
+  category: ({ entry }) => entry.categories.join(', '),
+  people: ({ entry }) => attendeesOf(entry).length,
+  availability: ({ entry }) => (isEvent(entry) ? entry.availability : ''),
+  status: ({ entry: { status } }) => STATUS_ORDER.indexOf(status),
+  importance: ({ entry }) => IMPORTANCES.indexOf(importanceOf(entry.priority)),
+  percent: ({ entry }) => (isEvent(entry) ? -1 : (entry.percent ?? -1)),
+  visibility: ({ entry }) => entry.classification,
+  reminders: ({ entry }) => entry.reminders?.length ?? -1,
+  attachments: ({ entry }) => attachmentNamesOf(entry).length,
+  size: ({ entry }) => bytesOf(entry),
+  zone: ({ entry }) => (entry.start && ownZone(entry.start)) ?? '',
+  created: ({ entry }) => entry.created,
+  changed: ({ entry }) => entry.modified,
+  origin: ({ entry }, { calendars }) => {
     const { kind, name = '' } = originOf(
-      event,
-      calendars.some(({ id, isFeed }) => isFeed && id === event.calendarId),
+      entry,
+      calendars.some(({ id, isFeed }) => isFeed && id === entry.calendarId),
     );
     return `${kind} ${name}`;
   },
@@ -47,6 +67,9 @@ function ranked(values: readonly SortValue[]): Float64Array {
   return ranks;
 }
 
+/** How numbers compare, without an end too. */
+const difference = (a: number, b: number): number => (a === b ? 0 : a - b);
+
 /** Lines in order of the columns asked for, then of their starts and keys: a stable order. */
 export function inTableOrder(lines: readonly TableLine[], query: TableQuery): TableLine[] {
   const keys = query.sort.map(({ column, descending }) => {
@@ -56,18 +79,20 @@ export function inTableOrder(lines: readonly TableLine[], query: TableQuery): Ta
   const order = Uint32Array.from(lines, (_, index) => index);
   order.sort((a, b) => {
     for (const { ranks, sign } of keys) {
-      const by = ranks[a]! - ranks[b]!;
+      const by = difference(ranks[a]!, ranks[b]!);
       if (by !== 0) return by * sign;
     }
     const one = lines[a]!;
     const other = lines[b]!;
     return (
-      one.occurrence.startWall - other.occurrence.startWall ||
+      difference(startOrder(one), startOrder(other)) ||
       (one.key < other.key ? -1 : one.key > other.key ? 1 : 0)
     );
   });
   return Array.from(order, (index) => lines[index]!);
 }
+
+const UNDATED = { value: '', order: Infinity };
 
 /** What a line is gathered under: the value of its group, and where that group stands among the others. */
 export function groupOf(
@@ -75,30 +100,32 @@ export function groupOf(
   grouping: TableGrouping,
   { calendars, periods }: TableQuery,
 ): { readonly value: string; readonly order: SortValue } {
-  const { event, occurrence } = line;
-  const day = Math.floor(occurrence.startWall / DAY);
+  const { entry, occurrence } = line;
+  const day = occurrence && Math.floor(occurrence.startWall / DAY);
   switch (grouping) {
     case 'calendar':
-      return { value: event.calendarId, order: calendars.findIndex(({ id }) => id === event.calendarId) };
+      return { value: entry.calendarId, order: calendars.findIndex(({ id }) => id === entry.calendarId) };
     case 'month': {
+      if (day === undefined) return UNDATED;
       const { year, month } = civilDate(day);
       return { value: `${year}-${String(month).padStart(2, '0')}`, order: year * 12 + month };
     }
     case 'period': {
+      if (day === undefined) return { value: '-1', order: periods.length };
       const at = periods.findIndex(({ first, end }) => day >= first && day < end);
       return { value: String(at), order: at < 0 ? periods.length : at };
     }
     case 'category': {
-      const value = [...event.categories].sort(collator.compare).join(', ');
+      const value = [...entry.categories].sort(collator.compare).join(', ');
       return { value, order: value === '' ? '\u{10FFFF}' : value };
     }
     case 'place':
-      return { value: event.location, order: event.location === '' ? '\u{10FFFF}' : event.location };
+      return { value: entry.location, order: entry.location === '' ? '\u{10FFFF}' : entry.location };
     case 'weekday':
-      return { value: String(weekdayOf(day)), order: weekdayOf(day) };
+      return day === undefined ? UNDATED : { value: String(weekdayOf(day)), order: weekdayOf(day) };
   }
 }
 
 /** Whether one group stands before another. */
 export const compareGroups = (a: SortValue, b: SortValue): number =>
-  typeof a === 'number' && typeof b === 'number' ? a - b : collator.compare(String(a), String(b));
+  typeof a === 'number' && typeof b === 'number' ? difference(a, b) : collator.compare(String(a), String(b));

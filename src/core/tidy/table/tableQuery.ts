@@ -1,4 +1,5 @@
-import type { CalendarEvent, Recurrence } from '../../model/entry';
+import type { CalendarEvent, Entry, Recurrence } from '../../model/entry';
+import type { EventTime } from '../../model/eventTime';
 import type { EntryFilter } from '../../model/look';
 import type { Reminder } from '../../model/reminder';
 import type { WorkingPattern } from '../../model/settings';
@@ -6,6 +7,7 @@ import type { WorkingPattern } from '../../model/settings';
 /** The columns of the table of all entries, in the order that they stand in at first. */
 export const TABLE_COLUMNS = [
   'title',
+  'kind',
   'start',
   'end',
   'length',
@@ -15,6 +17,9 @@ export const TABLE_COLUMNS = [
   'category',
   'people',
   'availability',
+  'status',
+  'importance',
+  'percent',
   'visibility',
   'reminders',
   'attachments',
@@ -53,6 +58,8 @@ export interface TableQuery {
   readonly range?: { readonly firstDay: number; readonly endDay: number };
   /** A series as one row, or each of its occurrences in the range as one. */
   readonly as: 'entries' | 'occurrences';
+  /** Only entries of a kind; all without. */
+  readonly kind?: Entry['kind'];
   /** A search line. */
   readonly text: string;
   readonly filter: EntryFilter;
@@ -98,23 +105,32 @@ export interface GroupRow {
 /** A row of an entry, or of one occurrence. */
 export interface EntryRow {
   readonly kind: 'entry';
+  readonly entryKind: Entry['kind'];
   /** A `targetKey`. */
   readonly key: string;
   readonly calendarId: string;
   readonly title: string;
-  /** Wall times of the zone that is asked for, in milliseconds. */
-  readonly startWall: number;
-  readonly endWall: number;
+  /**
+   * Wall times of the zone that is asked for, in milliseconds; the end is exclusive. Of a to-do from when it can be done and
+   * until when it is due, as far as they were said.
+   */
+  readonly startWall?: number;
+  readonly endWall?: number;
   readonly allDay: boolean;
+  /** How long it is; of a to-do how long it is said to take, 0 where nothing is said. */
   readonly minutes: number;
   /** How it repeats, and the start that this is said for. */
   readonly recurrence?: Recurrence;
-  readonly start: CalendarEvent['start'];
+  readonly start?: EventTime;
   readonly location: string;
   readonly people: readonly string[];
-  readonly availability: CalendarEvent['availability'];
-  readonly classification: CalendarEvent['classification'];
-  readonly status: CalendarEvent['status'];
+  /** Of an event. */
+  readonly availability?: CalendarEvent['availability'];
+  readonly classification: Entry['classification'];
+  readonly status: Entry['status'];
+  readonly priority?: number;
+  /** How much of a to-do is done, in hundredths. */
+  readonly percent?: number;
   readonly categories: readonly string[];
   /** Its own; undefined where it follows its calendar. */
   readonly reminders?: readonly Reminder[];

@@ -1,4 +1,5 @@
 import type { Occurrence } from '../../schedule/occurrence';
+import { isEvent } from '../../model/entry';
 import { DAY, MINUTE } from '../../time/civil';
 import { minutesOf, type TableLine } from './tableLines';
 import type { TableSums } from './tableQuery';
@@ -16,9 +17,12 @@ function minutesOnce(occurrences: readonly Occurrence[]): number {
   return Math.round(covered / MINUTE);
 }
 
-/** @param isBounded whether the lines hold all occurrences of a range, or each series once */
+/**
+ * What lines come to. A to-do takes no time itself: it is counted, and what it is said to take is not.
+ * @param isBounded whether the lines hold all occurrences of a range, or each series once
+ */
 export function sumsOf(lines: readonly TableLine[], isBounded: boolean): TableSums {
-  const occurrences = lines.flatMap((line) => line.occurrences);
+  const occurrences = lines.flatMap(({ entry, occurrences: own }) => (isEvent(entry) ? own : []));
   const wholeDays = occurrences.reduce(
     (sum, { allDay, startWall, endWall }) => sum + (allDay ? Math.round((endWall - startWall) / DAY) : 0),
     0,

@@ -25,7 +25,7 @@ const EDITED: Partial<
         .map(({ id, name }) => ({ value: id, label: name })),
   },
   availability: {
-    value: ({ availability }) => availability,
+    value: ({ availability = 'free' }) => availability,
     choices: () => AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] })),
   },
   visibility: {
@@ -36,7 +36,10 @@ const EDITED: Partial<
 
 /** Whether a cell can be written into: it holds one plain value, of an entry that can be changed. */
 export const isEditable = (column: TableColumn, row: EntryRow, { calendars }: CellNames): boolean =>
-  column in EDITED && !isReadOnly(calendars.get(row.calendarId));
+  column in EDITED &&
+  // A to-do takes no time that could count as anything.
+  !(column === 'availability' && row.entryKind === 'todo') &&
+  !isReadOnly(calendars.get(row.calendarId));
 
 /** A cell while it is written into: Enter keeps, Escape lets it be, another place keeps. */
 export function CellEditor({

@@ -47,6 +47,9 @@ interface TableRowProps {
   actions: RowActions;
 }
 
+/** Whether an entry is called off, or a to-do done. */
+const isSettled = ({ status }: EntryRow): boolean => status === 'cancelled' || status === 'completed';
+
 /** A row of an entry. */
 export const TableRowView = memo(function TableRowView(props: TableRowProps) {
   const { row, index, top, height, isGathered, isTall, names, isSelected, active, actions } = props;
@@ -72,7 +75,7 @@ export const TableRowView = memo(function TableRowView(props: TableRowProps) {
         height,
         ...(isTall ? { width: '100%' } : {}),
         borderColor: colours.line,
-        color: row.status === 'cancelled' ? colours.quietInk : colours.ink,
+        color: isSettled(row) ? colours.quietInk : colours.ink,
         backgroundColor: isSelected ? colours.accentTint : colours.card,
       }}
     >
@@ -113,7 +116,7 @@ function Title({ row, title, actions }: Pick<TableRowProps, 'row' | 'actions'> &
         style={{
           fontWeight: isNamed ? 700 : 400,
           ...(isNamed ? {} : { fontStyle: 'italic', color: colours.accentInk }),
-          ...(row.status === 'cancelled' ? { textDecoration: 'line-through' } : {}),
+          ...(isSettled(row) ? { textDecoration: 'line-through' } : {}),
         }}
       >
         {title}

@@ -6,9 +6,11 @@ import { cityOf, instantToWall } from '@/core/time/zones';
 import { dateText, lengthText, monthText, rangeText, shortDayText, timeText, weekdayName } from '@/ui/dates';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { remindersText } from '@/ui/reminderText';
+import { importanceOf } from '@/core/fields/importance';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { tidyWords } from '@/ui/words/tidy';
+import { todoWords } from '@/ui/words/todos';
 
 /** What cells are said with. */
 export interface CellNames {
@@ -20,6 +22,14 @@ const timeOn = (wall: number, allDay: boolean): string => {
   const day = Math.floor(wall / DAY);
   return allDay ? shortDayText(day) : `${shortDayText(day)}, ${timeText(wall)}`;
 };
+/** When a row ends, or is due; the end of whole days is the day after the last of them. */
+function endText({ entryKind, allDay, startWall, endWall }: EntryRow): string {
+  if (endWall === undefined) return '';
+  const wall = allDay ? endWall - DAY : endWall;
+  const sameDay = startWall !== undefined && Math.floor(wall / DAY) === Math.floor(startWall / DAY);
+  return sameDay && !allDay && entryKind === 'event' ? timeText(wall) : timeOn(wall, allDay);
+}
+
 const momentOn = (instant: number, { zone }: CellNames): string =>
   instant === 0 ? '' : dateText(Math.floor(instantToWall(zone, instant) / DAY));
 
@@ -29,17 +39,21 @@ const originText = ({ origin }: EntryRow): string =>
 /** What stands in each column of an entry's row. A column that is added has to be said here. */
 const CELLS: Readonly<Record<TableColumn, (row: EntryRow, names: CellNames) => string>> = {
   title: ({ title }) => title || words.entry.noTitle,
-  start: (row) => timeOn(row.startWall, row.allDay),
-  // The end of whole days is the day after the last of them.
-  end: (row) => {
-    const wall = row.allDay ? row.endWall - DAY : row.endWall;
-    const sameDay = Math.floor(wall / DAY) === Math.floor(row.startWall / DAY);
-    return sameDay && !row.allDay ? timeText(wall) : timeOn(wall, row.allDay);
+  kind: ({ entryKind }) => tidyWords.kind[entryKind],
+  // A to-do that can be done from now on is told by when it is due.
+  start: (row) =>
+    row.startWall === undefined
+      ? row.endWall === undefined
+        ? ''
+        : tidyWords.due(endText(row))
+      : timeOn(row.startWall, row.allDay),
+  end: endText,
+  length: ({ entryKind, allDay, startWall = 0, endWall = 0, minutes }) => {
+    if (entryKind === 'todo') return minutes === 0 ? '' : lengthText(minutes * MINUTE);
+    return allDay ? tidyWords.days(Math.round((endWall - startWall) / DAY)) : lengthText(minutes * MINUTE);
   },
-  length: ({ allDay, startWall, endWall, minutes }) =>
-    allDay ? tidyWords.days(Math.round((endWall - startWall) / DAY)) : lengthText(minutes * MINUTE),
   repeat: ({ recurrence, start, part, changed }) =>
-    recurrence
+    recurrence && start
       ? recurrenceText(recurrence, start)
       : part === 'occurrence'
         ? changed
@@ -50,14 +64,21 @@ const CELLS: Readonly<Record<TableColumn, (row: EntryRow, names: CellNames) => s
   calendar: ({ calendarId }, { calendars }) => calendars.get(calendarId)?.name ?? '',
   category: ({ categories }) => categories.join(', '),
   people: ({ people }) => people.join(', '),
-  availability: ({ availability }) => words.entry.availability[availability],
+  availability: ({ availability }) => (availability ? words.entry.availability[availability] : ''),
+  status: ({ status }) => ({ ...words.entry.status, ...todoWords.status })[status],
+  importance: ({ priority }) => (priority === undefined ? '' : words.entry.priority[importanceOf(priority)]),
+  percent: ({ percent }) => (percent === undefined ? '' : `${percent} %`),
   visibility: ({ classification }) => words.entry.classification[classification],
-  reminders: ({ reminders }, { zone }) =>
-    reminders === undefined ? tidyWords.usual : remindersText(reminders, zone),
+  reminders: ({ entryKind, reminders }, { zone }) =>
+    reminders === undefined
+      ? entryKind === 'todo'
+        ? ''
+        : tidyWords.usual
+      : remindersText(reminders, zone, entryKind === 'todo'),
   attachments: ({ files }) => (files === 0 ? '' : String(files)),
   size: ({ bytes }) => (bytes === 0 ? '' : exchangeWords.attachments.size(bytes)),
   zone: ({ start }, { zone }) => {
-    const own = ownZone(start);
+    const own = start && ownZone(start);
     return own === undefined || own === zone ? '' : cityOf(own);
   },
   created: ({ created }, names) => momentOn(created, names),
@@ -98,7 +119,8 @@ export const COLUMN_SIZES: Readonly<
   Record<TableColumn, { readonly width: number; readonly isShown: boolean }>
 > = {
   title: { width: 260, isShown: true },
-  start: { width: 150, isShown: true },
+  kind: { width: 80, isShown: false },
+  start: { width: 168, isShown: true },
   end: { width: 110, isShown: false },
   length: { width: 90, isShown: true },
   repeat: { width: 190, isShown: true },
@@ -107,6 +129,9 @@ export const COLUMN_SIZES: Readonly<
   category: { width: 120, isShown: false },
   people: { width: 160, isShown: false },
   availability: { width: 100, isShown: false },
+  status: { width: 110, isShown: false },
+  importance: { width: 100, isShown: false },
+  percent: { width: 70, isShown: false },
   visibility: { width: 90, isShown: false },
   reminders: { width: 170, isShown: false },
   attachments: { width: 70, isShown: false },

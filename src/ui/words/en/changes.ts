@@ -154,6 +154,8 @@ export const changesWords = {
     'fits-no-rule': 'No rule makes its day together with the others.',
     'no-date': 'It has no date.',
     'no-event': 'That is for events: this is a to-do.',
+    'no-todo': 'That is for to-dos: this is an event.',
+    'done-by-date': 'Each of its dates is done by itself.',
   },
   failures: {
     'no-room': 'There is no room for this in the browser. Nothing was added; everything before it is kept.',

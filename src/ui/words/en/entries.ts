@@ -174,6 +174,12 @@ export const entriesWords = {
       end: (text: string) => `${text} after the end`,
       leaving: (text: string) => `${text} after leaving`,
     },
+    /** Of a to-do, which is due rather than over. */
+    due: {
+      at: 'When it is due',
+      before: (text: string) => `${text} before it is due`,
+      after: (text: string) => `${text} after it is due`,
+    },
     atTime: (daysBefore: number, time: string) =>
       daysBefore === 0
         ? `On the day at ${time}`

@@ -14,6 +14,10 @@ export const checksInEnglish: Readonly<Record<CheckName, { readonly name: string
       name: 'Nearly doubles',
       about: 'Titles that are like each other, at nearly the same time.',
     },
+    'todo-double': {
+      name: 'To-dos there twice',
+      about: 'Open, with the same title and due at the same time.',
+    },
     'no-title': { name: 'Without a title', about: 'They hold something, but no word of what they are.' },
     empty: { name: 'Never filled', about: 'Put down more than a month ago, and nothing is in them.' },
     midnight: { name: 'From midnight to midnight', about: 'They likely mean whole days.' },
@@ -29,6 +33,11 @@ export const checksInEnglish: Readonly<Record<CheckName, { readonly name: string
     },
     'very-long': { name: 'Very long', about: 'Hours that last three days or more.' },
     endless: { name: 'Series that nobody touches', about: 'Without an end, and not changed for a year.' },
+    'todo-time-over': {
+      name: 'To-dos whose time is over',
+      about: 'All of their times have passed, and they are open still.',
+    },
+    'todo-overdue': { name: 'Long overdue', about: 'To-dos that were due more than two months ago.' },
     'tentative-past': { name: 'Never settled', about: 'Tentative, and over.' },
     'unanswered-past': { name: 'Never answered', about: 'You were asked, and it is over.' },
     'same-as-series': { name: 'Changed back', about: 'Changed occurrences that are as their series.' },
@@ -48,6 +57,7 @@ export const checksInEnglish: Readonly<Record<CheckName, { readonly name: string
     'place-spelling': { name: 'Places in several ways', about: 'Written otherwise than most.' },
     'large-file': { name: 'Large files', about: 'Attached files of a megabyte and more.' },
     'series-over': { name: 'Series that are over', about: 'Nothing of them is left to come, for a year.' },
+    'todo-over': { name: 'To-dos that are long over', about: 'Done or called off more than a year ago.' },
     'calendar-empty': { name: 'Empty calendars', about: 'Nothing is in them.' },
     'calendar-hidden': {
       name: 'Calendars hidden for long',
@@ -95,6 +105,7 @@ const REASONS: Readonly<Record<CheckName, Reason>> = {
     name === other
       ? `${quoted(name)} is there twice, a little apart, ${when(at, f)}.`
       : `${quoted(name)} and ${quoted(other)} are likely one, ${when(at, f)}.`,
+  'todo-double': ({ name, count = 1 }) => `${quoted(name)} is to be done, and is there ${often(count + 1)}.`,
   'no-title': ({ other, at }, f) => `No title, ${when(at, f)}${other ? `, ${other}` : ''}.`,
   empty: ({ at }, f) => `Nothing is in it, ${when(at, f)}.`,
   midnight: ({ name, count = 1 }) =>
@@ -106,6 +117,8 @@ const REASONS: Readonly<Record<CheckName, Reason>> = {
   'whole-day-title': ({ name, at }, f) => `${quoted(name)} takes hours, ${when(at, f)}.`,
   'very-long': ({ name, minutes = 0 }, f) => `${quoted(name)} lasts ${f.length(minutes)}.`,
   endless: ({ name, at }, f) => `${quoted(name)} goes on without an end, untouched since ${when(at, f)}.`,
+  'todo-time-over': ({ name, at }, f) => `${quoted(name)} is open, and its last time was ${when(at, f)}.`,
+  'todo-overdue': ({ name, at }, f) => `${quoted(name)} was due ${when(at, f)}.`,
   'tentative-past': ({ name, at }, f) => `${quoted(name)} was tentative to the last, ${when(at, f)}.`,
   'unanswered-past': ({ name, at }, f) => `${quoted(name)}, ${when(at, f)}, was not answered.`,
   'same-as-series': ({ name, at }, f) => `${quoted(name)}, ${when(at, f)}, is as its series has it.`,
@@ -124,6 +137,7 @@ const REASONS: Readonly<Record<CheckName, Reason>> = {
   'large-file': ({ name, bytes = 0, count = 1 }, f) =>
     `${quoted(name)} bears ${count} ${times(count, 'file')} of ${f.size(bytes)}.`,
   'series-over': ({ name, day = 0 }, f) => `${quoted(name)} was last on ${f.day(day)}.`,
+  'todo-over': ({ name, at }, f) => `${quoted(name)} is over since ${when(at, f)}.`,
   'calendar-empty': ({ name }) => `${name} is empty.`,
   'calendar-hidden': ({ name, at }, f) => `${name} has been hidden since ${when(at, f)}.`,
   'calendar-alike': ({ name, other }) => `${name} and ${other} look alike.`,
