@@ -1,5 +1,5 @@
 import type { Patch } from '@/core/change/patch';
-import { type CalendarEvent, type Entry } from '@/core/model/entry';
+import type { CalendarEvent, Entry } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';

@@ -3,7 +3,7 @@ import type { ColumnMapping } from '@/core/interchange/csv/columns';
 import { guessTable } from '@/core/interchange/csv/guessTable';
 import { type CsvTable, readCsvTable } from '@/core/interchange/csv/csvTable';
 import { type DateOrder, guessDateOrder } from '@/core/interchange/csv/dates';
-import { type CsvProblem, readCsvEvents } from '@/core/interchange/csv/readCsv';
+import { readCsv, type ReadCsv } from '@/core/interchange/csv/readCsv';
 import { writeCsv } from '@/core/interchange/csv/writeCsv';
 import { embedAttachments, extractAttachments } from '@/core/interchange/icalendar/attachProperty';
 import type { CalendarFile } from '@/core/interchange/icalendar/calendarFile';
@@ -128,9 +128,13 @@ export class Files {
       defaultLengthMinutes: number;
       now: number;
     },
-  ): { events: CalendarEvent[]; problems: CsvProblem[] } {
-    const { events, problems } = readCsvEvents(table, { ...options, newId });
-    return { events: events.map((event) => CalendarEvent.parse(event)), problems };
+  ): ReadCsv {
+    const { events, todos, problems } = readCsv(table, { ...options, newId });
+    return {
+      events: events.map((event) => CalendarEvent.parse(event)),
+      todos: todos.map((todo) => Todo.parse(todo)),
+      problems,
+    };
   }
 
   /** Reads a file of cards: people and rooms (RFC 6350). */
@@ -195,9 +199,9 @@ export class Files {
     return publishedDays(events, range, zone);
   }
 
-  /** Writes events as a table. */
-  writeTable(events: readonly CalendarEvent[], calendars: readonly { id: string; name: string }[]): string {
-    return writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name);
+  /** Writes entries as a table. */
+  writeTable(entries: readonly Entry[], calendars: readonly { id: string; name: string }[]): string {
+    return writeCsv(entries, (id) => calendars.find((known) => known.id === id)?.name);
   }
 
   /** Writes everything as a backup. */

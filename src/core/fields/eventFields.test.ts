@@ -4,7 +4,7 @@ import { readCalendarFile } from '../interchange/icalendar/readCalendarFile';
 import { writeCalendarFile } from '../interchange/icalendar/writeCalendarFile';
 import { readCsvTable } from '../interchange/csv/csvTable';
 import { guessColumns } from '../interchange/csv/columns';
-import { readCsvEvents } from '../interchange/csv/readCsv';
+import { readCsv } from '../interchange/csv/readCsv';
 import { writeCsv } from '../interchange/csv/writeCsv';
 import type { CalendarEvent } from '../model/entry';
 import { FIELD_NAMES, FORM_FIELDS, initialFields, rowOf, SHARED_FIELDS } from './eventFields';
@@ -48,7 +48,7 @@ test('each field that a file says comes back from it as it was, and from a table
   const read = await throughFile(full);
   const table = readCsvTable(writeCsv([full], () => undefined));
   const mapping = guessColumns(table.header);
-  const { events } = readCsvEvents(table, {
+  const { events } = readCsv(table, {
     ...options,
     mapping,
     dateOrder: 'day-month',

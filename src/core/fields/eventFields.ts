@@ -61,7 +61,7 @@ export const EVENT_FIELDS = {
     column: textColumn(
       'title',
       'Title',
-      /^(title|name|summary|subject|event|entry|what|appointment|titel|betreff|bezeichnung|termin|titre|objet|sujet|intitulé|título|titulo|asunto|nombre)$/,
+      /^(title|name|summary|subject|event|entry|task|todo|what|appointment|titel|betreff|bezeichnung|termin|titre|objet|sujet|intitulé|título|titulo|asunto|nombre)$/,
     ),
   }),
   calendarId: field<string>({

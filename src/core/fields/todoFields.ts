@@ -1,4 +1,5 @@
-import { type TodoFields, type TodoStatus, TODO_STATUSES } from '../model/entry';
+import { readLength } from '../time/readLength';
+import { LONGEST_ESTIMATE, type TodoFields, type TodoStatus, TODO_STATUSES } from '../model/entry';
 import { choiceColumn, choiceForm, oneOf, textProperties } from './codecs';
 import { EVENT_FIELDS } from './eventFields';
 import { apart, field, type RowFor } from './field';
@@ -9,6 +10,9 @@ import {
   percentProperty,
   repeatAfterProperty,
 } from './todoProperties';
+
+const wholeNumber = (text: string, most: number): number | undefined =>
+  /^\d{1,3}$/.test(text) && Number(text) <= most ? Number(text) : undefined;
 
 /** The fields of a to-do, each with all that is to be said of it: those that it shares with events, and its own. */
 export const TODO_FIELDS = {
@@ -80,21 +84,38 @@ export const TODO_FIELDS = {
     batch: false,
     property: completedProperty,
   }),
-  percent: field<TodoFields['percent']>({
+  percent: field<TodoFields['percent'], never, 'percent'>({
     ...apart,
     initial: undefined,
     scope: 'own',
     published: 'everything',
     batch: false,
     property: percentProperty,
+    column: {
+      id: 'percent',
+      header: 'Percent',
+      names: /^(percent|percentcomplete|progress|fortschritt|avancement|progreso)$/,
+      read: (text) => wholeNumber(text.replace(/\s*%$/, ''), 100),
+      write: (value) => (value === undefined ? '' : String(value)),
+    },
   }),
-  estimate: field<TodoFields['estimate']>({
+  estimate: field<TodoFields['estimate'], never, 'estimate'>({
     ...apart,
     initial: undefined,
     scope: 'shared',
     published: 'everything',
     batch: true,
     property: estimateProperty,
+    column: {
+      id: 'estimate',
+      header: 'Takes',
+      names: /^(takes|estimate|estimatedtime|effort|aufwand|charge|esfuerzo)$/,
+      read: (text) => {
+        const minutes = readLength(text);
+        return minutes !== undefined && minutes >= 1 && minutes <= LONGEST_ESTIMATE ? minutes : undefined;
+      },
+      write: (value) => (value === undefined ? '' : String(value)),
+    },
   }),
   parts: field<TodoFields['parts']>({
     ...apart,
@@ -123,3 +144,6 @@ export const TODO_FIELDS = {
 } as const satisfies { readonly [Name in keyof TodoFields]-?: RowFor<TodoFields[Name]> };
 
 export type TodoFieldName = keyof typeof TODO_FIELDS;
+
+/** The columns that hold fields of to-dos alone in a table, by their ids. */
+export type TodoColumnId = 'estimate' | 'percent';

@@ -1,15 +1,16 @@
 import { proposeMark } from '../change/calendarChanges';
 import { applyPatch, type Patch } from '../change/patch';
 import type { Calendar } from '../model/calendar';
-import { type Entry, eventsOf } from '../model/entry';
+import { type Entry } from '../model/entry';
 import { initialSettings } from '../model/initialSettings';
 import type { Preserved } from '../model/preserved';
 import { emptyState, type State } from '../model/state';
 import { type Backup, readBackup, writeBackup } from './backup/backupFile';
+import { DATED_BY } from './csv/columns';
 import { guessTable } from './csv/guessTable';
 import { readCsvTable } from './csv/csvTable';
 import { type DateOrder, guessDateOrder } from './csv/dates';
-import { readCsvEvents } from './csv/readCsv';
+import { readCsv } from './csv/readCsv';
 import { writeCsv } from './csv/writeCsv';
 import { embedAttachments, extractAttachments } from './icalendar/attachProperty';
 import { FileError } from './icalendar/problems';
@@ -76,12 +77,11 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
     case 'csv': {
       const table = readCsvTable(text);
       const mapping = guessTable(table);
-      if (!mapping.includes('start') && !mapping.includes('startDate'))
-        throw new FileError('no-start-column');
+      if (!DATED_BY.some((field) => mapping.includes(field))) throw new FileError('no-start-column');
       const dates = mapping.flatMap((field, index) =>
         field === 'start' || field === 'startDate' ? table.rows.map(({ cells }) => cells[index] ?? '') : [],
       );
-      const { events, problems } = readCsvEvents(table, {
+      const { events, todos, problems } = readCsv(table, {
         ...options,
         mapping,
         dateOrder: options.dateOrder ?? guessDateOrder(dates) ?? 'day-month',
@@ -90,7 +90,7 @@ async function readContents(text: string, form: FileForm, options: ConvertOption
       return {
         ...nothing,
         calendars: [{ id: CALENDAR_ID, name: '', description: '' }],
-        entries: events.map(within),
+        entries: [...events, ...todos].map(within),
         problems: problems.map(({ line, code, detail }) => ({ where: `row ${line}`, code, detail })),
       };
     }
@@ -183,12 +183,9 @@ export async function convertFile(
       return { text: writeCalendarFile(written, asOneCalendar(calendars)), problems };
     }
     case 'csv': {
-      const events = eventsOf(entries);
-      const left = entries.length - events.length;
-      const said = left > 0 ? [{ where: 'to-dos', code: 'left-out', detail: String(left) }] : [];
       return {
-        text: writeCsv(events, (id) => calendars.find((known) => known.id === id)?.name),
-        problems: [...problems, ...said],
+        text: writeCsv(entries, (id) => calendars.find((known) => known.id === id)?.name),
+        problems,
       };
     }
     case 'json': {

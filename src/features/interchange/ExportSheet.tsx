@@ -1,5 +1,4 @@
 import { todosWithin } from '@/core/todos/currentTodo';
-import { eventsOf } from '@/core/model/entry';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -102,12 +101,12 @@ export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
   );
   const events = useMemo(
     () =>
-      chosenEntries(form === 'csv' ? eventsOf(entries.values()) : entries.values(), {
+      chosenEntries(entries.values(), {
         calendarId: which || undefined,
         ...(isFiltered ? { hiddenCalendarIds: look.hidden, filter: look.filter } : {}),
         ...(hasRange ? { occurring } : {}),
       }),
-    [entries, form, which, isFiltered, look, hasRange, occurring],
+    [entries, which, isFiltered, look, hasRange, occurring],
   );
   const hasFiles = events.some(({ attachments }) => attachments);
   const isReady = !hasRange || (isRangeRight && range.data !== undefined && !range.isPlaceholderData);

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
-import { CSV_FIELDS, type CsvField } from '@/core/interchange/csv/columns';
+import { CSV_FIELDS, type CsvField, DATED_BY } from '@/core/interchange/csv/columns';
 import { DATE_ORDERS } from '@/core/interchange/csv/dates';
 import type { ReadTable } from '@/store';
 import { FormField } from '@/ui/forms/FormField';
@@ -17,7 +17,7 @@ import type { CsvTable } from '@/core/interchange/csv/csvTable';
 
 const said = importingWords;
 const NOT_TAKEN = '';
-const STARTS: readonly string[] = ['start', 'startDate'] satisfies CsvField[];
+const STARTS: readonly string[] = DATED_BY;
 
 /** What each column holds, and how dates are written. */
 const TableForm = z

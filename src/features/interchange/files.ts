@@ -38,7 +38,7 @@ export async function exportEntries(
   const name = `${calendar ? plainName(calendar.name) : 'orderly-week'}.${options.form}`;
   if (options.form === 'csv') {
     const calendars = [...state.calendars.values()].map(({ id, name: title }) => ({ id, name: title }));
-    saveFile(name, await calendarFiles().writeTable(eventsOf(entries), calendars), 'text/csv;charset=utf-8');
+    saveFile(name, await calendarFiles().writeTable(entries, calendars), 'text/csv;charset=utf-8');
     return;
   }
   const attached = options.withFiles

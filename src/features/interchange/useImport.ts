@@ -34,7 +34,7 @@ export function useImport() {
         const { name, read, gathered } = step;
         await runImport(name, async () => {
           const options = { mapping, dateOrder, zone: homeZone, defaultLengthMinutes, now: clock() };
-          const { events, problems } = await calendarFiles().readTableEvents(read.table, options);
+          const { events, todos, problems } = await calendarFiles().readTableEvents(read.table, options);
           const part: ImportedFile = {
             name,
             title: titleOf(name),
@@ -42,7 +42,7 @@ export function useImport() {
             colour: undefined,
             preserved: undefined,
             events,
-            todos: [],
+            todos,
             files: new Map(),
             problems: problems.map((problem) => ({ form: 'csv' as const, ...problem })),
           };

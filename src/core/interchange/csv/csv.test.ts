@@ -1,21 +1,29 @@
 import fc from 'fast-check';
-import { date, event, FENNICK, series, zoned } from '../../../../testing/samples';
+import { date, event, FENNICK, series, todo, zoned } from '../../../../testing/samples';
+import { TODO_STATUSES } from '../../model/entry';
+import type { EventTime } from '../../model/eventTime';
+import { dateString, DAY } from '../../time/civil';
+import { atWall, wallOf } from '../../time/eventTime';
+import { todoSpan } from '../../todos/todoSpan';
 import { FileError } from '../icalendar/problems';
 import { zipSync } from 'fflate';
+import { readLength } from '../../time/readLength';
 import { tableText } from '../icalendar/fileText';
 import { unzip } from '../unzip';
 import { guessColumns } from './columns';
 import { readCsvTable, writeCsvTable } from './csvTable';
-import { type DateOrder, guessDateOrder, readDate, readLength, readMoment, readTime } from './dates';
+import { type DateOrder, guessDateOrder, readDate, readMoment, readTime } from './dates';
 import { guessTable } from './guessTable';
-import { readCsvEvents } from './readCsv';
+import { readCsv } from './readCsv';
 import { writeCsv } from './writeCsv';
+
+const earlier = (time: EventTime, days: number): EventTime => atWall(time, wallOf(time) - days * DAY);
 
 let made = 0;
 const read = (text: string, dateOrder: DateOrder = 'day-month') => {
   const table = readCsvTable(text);
   const options = { zone: FENNICK, now: 0, newId: () => `row-${++made}`, defaultLengthMinutes: 30 };
-  return readCsvEvents(table, { ...options, dateOrder, mapping: guessColumns(table.header) });
+  return readCsv(table, { ...options, dateOrder, mapping: guessColumns(table.header) });
 };
 
 test.each([
@@ -168,6 +176,68 @@ test('a changed occurrence finds its series in a table', () => {
   expect(events[1]).toMatchObject({ seriesId: events[0]!.id, recurrenceId: zoned('2027-03-16T14:00') });
 });
 
+test('to-dos go through a table and come back as they were', () => {
+  const day = fc.integer({ min: 0, max: 700 }).map((day) => dateString(20_800 + day));
+  const due = fc.oneof(
+    fc.constant(undefined),
+    day.map((text): EventTime => ({ kind: 'date', date: text })),
+    fc
+      .tuple(day, fc.integer({ min: 0, max: 95 }), fc.constantFrom(FENNICK, 'America/Halifax'))
+      .map(([on, quarter, zone]): EventTime => ({
+        kind: 'zoned',
+        local: `${on}T${String(Math.floor(quarter / 4)).padStart(2, '0')}:${String((quarter % 4) * 15).padStart(2, '0')}:00`,
+        zone,
+      })),
+  );
+  fc.assert(
+    fc.property(
+      fc.record({
+        title: fc.string({ maxLength: 20 }).map((text) => text.trim()),
+        due,
+        daysBefore: fc.option(fc.integer({ min: 0, max: 30 }), { nil: undefined }),
+        status: fc.constantFrom(...TODO_STATUSES),
+        estimate: fc.option(fc.integer({ min: 1, max: 3000 }), { nil: undefined }),
+        percent: fc.option(fc.integer({ min: 0, max: 100 }), { nil: undefined }),
+        repeats: fc.boolean(),
+      }),
+      ({ title, due: at, daysBefore, status, estimate, percent, repeats }) => {
+        const beginning = at && daysBefore !== undefined ? earlier(at, daysBefore) : undefined;
+        const span = todoSpan(at, beginning);
+        const before = todo({
+          title,
+          status,
+          ...span,
+          ...(estimate === undefined ? {} : { estimate }),
+          ...(percent === undefined ? {} : { percent }),
+          ...(repeats && at
+            ? { recurrence: { rules: ['FREQ=WEEKLY'], dates: [], exceptionDates: [span.start!] } }
+            : {}),
+        });
+        const { events, todos, problems } = read(writeCsv([before], () => undefined));
+        expect(problems).toEqual([]);
+        expect(events).toEqual([]);
+        expect(todos).toEqual([{ ...before, id: todos[0]!.id, calendarId: '-' }]);
+      },
+    ),
+    { numRuns: 200 },
+  );
+});
+
+test('a table of tasks from elsewhere is read as to-dos, each row that can be', () => {
+  const { events, todos, problems } = read(
+    'Task,Deadline,Effort,Progress\nOrder rope,2027-03-12,2 h,40 %\nSurvey,2027-03-13 17:00,soon,\nOdd,someday,,',
+  );
+  expect(events).toEqual([]);
+  expect(todos).toMatchObject([
+    { title: 'Order rope', end: date('2027-03-13'), estimate: 120, percent: 40 },
+    { title: 'Survey', end: zoned('2027-03-13T17:00') },
+  ]);
+  expect(problems.map(({ line, code }) => [line, code])).toEqual([
+    [3, 'unknown-value'],
+    [4, 'unreadable-date'],
+  ]);
+});
+
 describe('tables from elsewhere', () => {
   test('German, French and Spanish names of columns are known', () => {
     expect(
@@ -188,7 +258,7 @@ describe('tables from elsewhere', () => {
     expect(table.hasNames).toBe(false);
     expect(guessTable(table)).toEqual(['startDate', 'startTime', 'endTime', 'title', 'place']);
     const options = { zone: FENNICK, now: 0, newId: () => 'x', defaultLengthMinutes: 30 };
-    const { events } = readCsvEvents(table, {
+    const { events } = readCsv(table, {
       ...options,
       dateOrder: 'day-month',
       mapping: guessTable(table),

@@ -1,15 +1,27 @@
 import { uidOf } from '../../change/versions';
 import { listOf } from '../../fields/categoryNames';
-import { FIELD_NAMES, type FieldName, initialFields, rowOf } from '../../fields/eventFields';
-import { type CalendarEvent, type EventFields, LONGEST_TITLE } from '../../model/entry';
+import { initialFields } from '../../fields/eventFields';
+import { type EntryFieldName, initialValues } from '../../fields/fieldsOf';
+import {
+  type CalendarEvent,
+  type Entry,
+  type EventFields,
+  LONGEST_TITLE,
+  type Todo,
+  type TodoFields,
+  isEvent,
+  isTodo,
+} from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { parseRule } from '../../recurrence/rule';
 import { localString, MINUTE, parseLocal } from '../../time/civil';
 import { atWall, instantOf, wallOf } from '../../time/eventTime';
 import { instantToWall, isKnownZone } from '../../time/zones';
-import { type ColumnMapping, type CsvField, FLOATING } from './columns';
+import { readLength } from '../../time/readLength';
+import { todoSpan } from '../../todos/todoSpan';
+import { type ColumnMapping, type CsvField, FIELDS_OF_COLUMNS, FLOATING } from './columns';
 import type { CsvTable } from './csvTable';
-import { type DateOrder, dayAfter, type Moment, readDate, readLength, readMoment, readTime } from './dates';
+import { type DateOrder, dayAfter, type Moment, readDate, readMoment, readTime } from './dates';
 
 /** Why a row could not be read, or a part of it. */
 export const CSV_PROBLEMS = [
@@ -52,26 +64,39 @@ const LONGEST_NIGHT = 12 * 60 * MINUTE;
 
 const YES = /^(1|y|yes|true|x|on|all day)$/i;
 
+/** What a table says of an entry being a to-do. */
+const TODO = /^(to-?do|task|vtodo|aufgabe|tâche|tarea)s?$/i;
+
+/** The entries of a table, and what could not be read of it. */
+export interface ReadCsv {
+  readonly events: CalendarEvent[];
+  readonly todos: Todo[];
+  readonly problems: CsvProblem[];
+}
+
 /**
- * The events of a table. A row that has no readable date is left out and reported with its line; a value that is not
- * known is reported, and the row is read without it.
+ * The entries of a table. A row that has no readable date, and is no to-do, is left out and reported with its line; a value
+ * that is not known is reported, and the row is read without it. A row is a to-do where its kind says so, or where it says
+ * no kind and is due, with no end.
  */
-export function readCsvEvents(
-  table: CsvTable,
-  options: CsvOptions,
-): { events: CalendarEvent[]; problems: CsvProblem[] } {
+export function readCsv(table: CsvTable, options: CsvOptions): ReadCsv {
   const problems: CsvProblem[] = [];
-  const events = table.rows.flatMap(({ line, cells }): CalendarEvent[] => {
+  const entries = table.rows.flatMap(({ line, cells }): Entry[] => {
     const report = (code: CsvProblem['code'], detail: string) => problems.push({ line, code, detail });
     try {
-      return [readRow((field) => cellOf(cells, options.mapping, field), options, report)];
+      const cell: Cell = (field) => cellOf(cells, options.mapping, field);
+      return [isTodoRow(cell) ? readTodoRow(cell, options, report) : readRow(cell, options, report)];
     } catch (error) {
       if (!(error instanceof RowProblem)) throw error;
       report(error.code, error.detail);
       return [];
     }
   });
-  return { events: joined(events), problems };
+  return {
+    events: joined(entries.filter(isEvent)),
+    todos: joined(entries.filter(isTodo)),
+    problems,
+  };
 }
 
 const cellOf = (cells: readonly string[], mapping: ColumnMapping, field: CsvField): string => {
@@ -158,17 +183,20 @@ function readTimes(cell: Cell, options: CsvOptions, report: Report): { start: Ev
 }
 
 /** The fields that the columns of a row say. */
-function readFields(cell: Cell, report: Report): Partial<EventFields> {
-  const fields: Partial<Record<FieldName, unknown>> = {};
-  for (const name of FIELD_NAMES) {
-    const { column } = rowOf(name);
-    const text = column ? cell(column.id as CsvField) : '';
-    if (!column || text === '') continue;
-    const value = column.read(text);
+function readFields<Kind extends Entry['kind']>(
+  kind: Kind,
+  cell: Cell,
+  report: Report,
+): Partial<Kind extends 'event' ? EventFields : TodoFields> {
+  const fields: Partial<Record<EntryFieldName, unknown>> = {};
+  for (const [id, { name, codec }] of FIELDS_OF_COLUMNS[kind]) {
+    const text = cell(id as CsvField);
+    if (text === '') continue;
+    const value = codec.read(text);
     if (value === undefined) report('unknown-value', text);
     else fields[name] = value;
   }
-  return fields as Partial<EventFields>;
+  return fields as Partial<Kind extends 'event' ? EventFields : TodoFields>;
 }
 
 function timesOf(text: string, start: EventTime, report: Report): EventTime[] {
@@ -206,7 +234,7 @@ function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent
   const recurrenceId = timesOf(cell('occurrence'), start, report)[0];
   const repeats = rules.length + dates.length > 0 && !recurrenceId;
   const id = options.newId();
-  const { title = '', ...fields } = readFields(cell, report);
+  const { title = '', ...fields } = readFields('event', cell, report);
   return {
     ...initialFields(),
     ...fields,
@@ -227,11 +255,57 @@ function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent
   };
 }
 
+const isTodoRow = (cell: Cell): boolean =>
+  cell('kind') === ''
+    ? cell('due') !== '' && [cell('end'), cell('endDate'), cell('endTime')].every((text) => text === '')
+    : TODO.test(cell('kind'));
+
+/** When a to-do is due, and from when it can be done. */
+function readTodoTimes(cell: Cell, options: CsvOptions, report: Report) {
+  const zone = readZone(cell, options, report);
+  const read = (moment: Moment | undefined): EventTime | undefined => moment && eventTime(moment, zone);
+  const dueText = cell('due');
+  const due = dueText === '' ? undefined : readMoment(dueText, options.dateOrder);
+  if (dueText !== '' && !due) throw new RowProblem('unreadable-date', dueText);
+  const span = todoSpan(read(due), read(readEdge(cell, 'start', options.dateOrder)));
+  if (!span.start || !span.end || wallOf(span.end) >= wallOf(span.start)) return span;
+  report('end-before-start', `${cell('start') || cell('startDate')} – ${dueText}`);
+  return todoSpan(read(due), undefined);
+}
+
+function readTodoRow(cell: Cell, options: CsvOptions, report: Report): Todo {
+  const span = readTodoTimes(cell, options, report);
+  const { start } = span;
+  const rules = start ? readRule(cell('repeats'), report) : [];
+  const dates = start ? timesOf(cell('further'), start, report) : [];
+  const recurrenceId = start && timesOf(cell('occurrence'), start, report)[0];
+  const repeats = start && rules.length + dates.length > 0 && !recurrenceId;
+  const id = options.newId();
+  const { title = '', ...fields } = readFields('todo', cell, report);
+  return {
+    ...(initialValues('todo') as Omit<TodoFields, 'calendarId'>),
+    ...fields,
+    ...span,
+    title: title.slice(0, LONGEST_TITLE),
+    kind: 'todo',
+    id,
+    uid: cell('uid') || uidOf(id),
+    calendarId: '-',
+    ...(repeats
+      ? { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } }
+      : {}),
+    ...(recurrenceId ? { recurrenceId } : {}),
+    sequence: 0,
+    created: options.now,
+    modified: options.now,
+  };
+}
+
 /** Changed occurrences join the series of their UID. */
-function joined(events: readonly CalendarEvent[]): CalendarEvent[] {
-  const series = new Map(events.filter((event) => event.recurrence).map((event) => [event.uid, event]));
-  return events.map((event) => {
-    const master = event.recurrenceId && series.get(event.uid);
-    return master ? { ...event, seriesId: master.id } : event;
+function joined<Kept extends Entry>(entries: readonly Kept[]): Kept[] {
+  const series = new Map(entries.filter(({ recurrence }) => recurrence).map((entry) => [entry.uid, entry]));
+  return entries.map((entry) => {
+    const master = entry.recurrenceId && series.get(entry.uid);
+    return master ? { ...entry, seriesId: master.id } : entry;
   });
 }

@@ -4,7 +4,7 @@ import { Preserved } from '../../model/preserved';
 import { readBackup, writeBackup } from '../backup/backupFile';
 import { guessTable } from '../csv/guessTable';
 import { readCsvTable } from '../csv/csvTable';
-import { readCsvEvents } from '../csv/readCsv';
+import { readCsv } from '../csv/readCsv';
 import { writeCsv } from '../csv/writeCsv';
 import { extractAttachments } from './attachProperty';
 import { fileText } from './fileText';
@@ -158,7 +158,7 @@ test('a damaged table is refused or read into whole events', async () => {
   const table = writeCsv(EVENTS, () => 'Stores');
   const counts = await outcomes((seed) => {
     const read = readCsvTable(damaged(table, seed));
-    const { events } = readCsvEvents(read, {
+    const { events } = readCsv(read, {
       ...options,
       mapping: guessTable(read),
       dateOrder: 'day-month',
