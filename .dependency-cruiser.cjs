@@ -22,7 +22,7 @@ module.exports = {
       {
         path: 'node_modules/',
         pathNot:
-          'node_modules/(zod|ical\\.js|minisearch|countries-and-timezones|temporal-polyfill|papaparse|fflate|color|re2js|fastest-levenshtein|postal-mime|@types)/',
+          'node_modules/(zod|ical\\.js|minisearch|countries-and-timezones|temporal-polyfill|papaparse|fflate|color|re2js|fastest-levenshtein|postal-mime|d3-geo|@types)/',
       },
     ),
     rule(

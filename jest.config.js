@@ -10,7 +10,7 @@ const alias = {
     '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/jest/AsyncStorageMock.js',
 };
 const transformIgnorePatterns = [
-  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|ical.js|postal-mime)/)',
+  '/node_modules/(?!(@react-native-async-storage|pure-rand|temporal-polyfill|temporal-utils|ical.js|postal-mime|d3-geo|d3-array|internmap)/)',
 ];
 module.exports = {
   // Generous: a machine that stands still for a while is no fault of the code.
@@ -30,7 +30,7 @@ module.exports = {
       moduleNameMapper: alias,
       setupFiles: ['<rootDir>/testing/temporal.js'],
       transform: {
-        '\\.[jt]sx?$': [
+        '\\.m?[jt]sx?$': [
           'babel-jest',
           { caller: { name: 'metro', platform: 'web', engine: 'node', isServer: true } },
         ],
@@ -45,7 +45,7 @@ module.exports = {
       moduleNameMapper: alias,
       setupFiles: ['<rootDir>/testing/temporal.js', '<rootDir>/testing/browser.js'],
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|comlink|postal-mime))',
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|temporal-polyfill|temporal-utils|ical.js|comlink|postal-mime|d3-geo|d3-array|internmap))',
       ],
     },
   ],

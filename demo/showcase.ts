@@ -144,7 +144,10 @@ export function addShowcase(make: EntryMaker): void {
   });
   make.timed('desk', '2027-03-11T10:30', 120, 'Order lantern glass');
   make.timed('meetings', '2027-03-11T14:15', 60, 'Boat hire quote', { availability: 'tentative' });
-  make.timed('visits', '2027-03-11T14:20', 70, 'Crane test, boat shed', { location: 'Boat shed' });
+  make.timed('visits', '2027-03-11T14:20', 70, 'Crane test, boat shed', {
+    location: 'Boat shed',
+    geo: { latitude: 39.36, longitude: -9.4, place: 'Boat shed' },
+  });
   make.timed('home', '2027-03-11T16:00', 60, 'Piano tuner', {
     availability: 'away',
     classification: 'private',
@@ -181,7 +184,11 @@ export function addShowcase(make: EntryMaker): void {
   });
   if (flight.end.kind === 'zoned')
     flight.end = { kind: 'zoned', local: '2027-03-18T17:25:00', zone: 'America/Halifax' };
-  make.days('visits', '2027-03-18', 4, 'Halifax: lamp makers', { availability: 'away', location: 'Halifax' });
+  make.days('visits', '2027-03-18', 4, 'Halifax: lamp makers', {
+    availability: 'away',
+    location: 'Halifax',
+    geo: { latitude: 44.65, longitude: -63.57, place: 'Halifax' },
+  });
   make.days('daysoff', '2027-03-26', 1, 'Good Friday', { availability: 'away' });
   make.days('daysoff', '2027-05-04', 1, 'Harbour day', { availability: 'away' });
   make.days('grants', '2027-04-04', 1, 'Report period 3 ends', { availability: 'free' });

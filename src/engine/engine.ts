@@ -20,7 +20,7 @@ import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
 import { type Findings, KeptChecks, type Progress } from '@/core/tidy/checks/keptChecks';
 import type { BusySpan } from '@/core/model/busyTimes';
 import { ownBusy } from '@/core/people/busy/ownBusy';
-import { entriesWith, type EntriesWith } from '@/core/people/entriesWith';
+import { entriesWith, type EntriesWith, type Subject } from '@/core/people/entriesWith';
 import { findGaps } from '@/core/people/gaps/findGaps';
 import { findSeriesSlots, type SeriesSlot } from '@/core/people/gaps/findSeriesSlots';
 import type { Gaps, GapsQuestion } from '@/core/people/gaps/gapQuery';
@@ -345,7 +345,7 @@ export class Engine {
 
   /** The next and the last entries with somebody, or in a room. */
   entriesWith(
-    who: { addresses: readonly string[]; room?: string },
+    who: Subject,
     query: RemindersQuery,
     now: number,
   ): EntriesWith {

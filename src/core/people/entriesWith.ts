@@ -1,3 +1,4 @@
+import { isAtPlace } from '../places/placeName';
 import { plainAddress } from './peopleInOrder';
 import type { Occurrence } from '../schedule/occurrence';
 import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
@@ -13,10 +14,17 @@ export interface EntriesWith {
   readonly last: readonly Occurrence[];
 }
 
-/** What occurs with somebody: who is invited or has invited under one of their addresses; for a room, what is held in it. */
+/** Whom entries are with, by addresses, or where they are, by the name of a place as it is written. */
+export interface Subject {
+  readonly addresses: readonly string[];
+  /** With it, entries at the place count, with an address after it too. */
+  readonly place?: string | undefined;
+}
+
+/** What occurs with somebody: who is invited or has invited under one of their addresses; or what is held at a place. */
 export function entriesWith(
   index: OccurrenceIndex,
-  { addresses, room }: { readonly addresses: readonly string[]; readonly room?: string | undefined },
+  { addresses, place }: Subject,
   now: number,
   zone: string,
   filter: OccurrenceFilter,
@@ -27,7 +35,7 @@ export function entriesWith(
     const isWith =
       attendees.some(({ address }) => own.has(plainAddress(address))) ||
       (organizer !== undefined && own.has(plainAddress(organizer.address))) ||
-      (room !== undefined && location.trim().toLocaleLowerCase() === room.toLocaleLowerCase());
+      (place !== undefined && isAtPlace(location, place));
     if (!isWith) continue;
     only.add(id);
     // A change that holds from an occurrence on is shown by its series.

@@ -142,7 +142,7 @@ test('the next and last entries with somebody, whoever invited, and what is held
     ['Round', 7.375],
   ]);
   expect(found.last.map(({ start }) => (start - at(9)) / DAY)).toEqual([0, -7, -14]);
-  const room = entriesWith(index, { addresses: [], room: 'Lamp room' }, at(12), FENNICK, {});
+  const room = entriesWith(index, { addresses: [], place: 'Lamp room' }, at(12), FENNICK, {});
   expect(room.next.map(({ title }) => title)).toEqual(['Held']);
   expect(entriesWith(index, { addresses: [] }, at(12), FENNICK, {})).toEqual({ next: [], last: [] });
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { date, event, todo } from '../../../testing/samples';
 import type { Entry } from '../model/entry';
 import { geoUri } from '../model/geo';
-import { coordinatesOfPlace, placesOf, suggestedPlaces } from './placeBook';
+import { coordinatesOfPlace, placeNamed, placesOf, suggestedPlaces } from './placeBook';
 
 const mapOf = (...entries: Entry[]) => new Map(entries.map((entry) => [entry.id, entry]));
 const at = (id: string, location: string, modified = 0, fields = {}): Entry =>
@@ -83,4 +83,21 @@ test('the address for a program of maps names the point, whatever signs its name
   const point = { latitude: 38.7, longitude: -9.1 };
   expect(geoUri(point, 'Gull Point (west)')).toBe('geo:38.7,-9.1?q=38.7,-9.1(Gull%20Point%20west)');
   expect(geoUri(point, '')).toBe('geo:38.7,-9.1');
+});
+
+test('a place that is also written with its address has that address, and counts with it', () => {
+  const book = placesOf(
+    mapOf(
+      at('1', 'Lamp works', 10),
+      at('2', 'Lamp works, Quay 4, Fennick', 20),
+      at('3', 'lamp works, Quay 3', 15),
+      at('4', 'Fennick, Chart room', 5),
+    ),
+  );
+  expect(book).toEqual([
+    { name: 'Lamp works', address: 'Quay 4, Fennick', count: 3, used: 20 },
+    { name: 'Fennick, Chart room', count: 1, used: 5 },
+  ]);
+  expect(placeNamed(book, 'LAMP WORKS, the back door')?.name).toBe('Lamp works');
+  expect(placeNamed(book, 'Skerry')).toBeUndefined();
 });

@@ -1,6 +1,6 @@
 import type { Entry } from '../model/entry';
 import { type Coordinates, coordinatesOf } from '../model/geo';
-import { foldText } from '../schedule/entryFilter';
+import { nameAndAddress, samePlace } from './placeName';
 
 /** A place as entries name it. */
 export interface KnownPlace {
@@ -8,6 +8,8 @@ export interface KnownPlace {
   readonly name: string;
   /** How many entries name it; a series counts once. */
   readonly count: number;
+  /** Its address, where it was also written with one after its name: the one of late. */
+  readonly address?: string | undefined;
   /** Where it is, as the entry that was changed last says it. */
   readonly coordinates?: Coordinates | undefined;
   /** When such an entry was last made or changed: an instant. */
@@ -15,9 +17,6 @@ export interface KnownPlace {
 }
 
 const books = new WeakMap<ReadonlyMap<string, Entry>, readonly KnownPlace[]>();
-
-/** How a place is told apart: capitals, accents and spaces say nothing. */
-const sameAs = (name: string): string => foldText(name.trim().replaceAll(/\s+/g, ' '));
 
 interface Spelling {
   count: number;
@@ -34,7 +33,7 @@ export function placesOf(entries: ReadonlyMap<string, Entry>): readonly KnownPla
     const name = location.trim();
     // A changed occurrence is of a series that counts already.
     if (name === '' || seriesId !== undefined) continue;
-    const same = sameAs(name);
+    const same = samePlace(name);
     let known = spellings.get(same);
     if (!known) spellings.set(same, (known = new Map<string, Spelling>()));
     const spelling = known.get(name) ?? { count: 0, used: -Infinity };
@@ -48,17 +47,36 @@ export function placesOf(entries: ReadonlyMap<string, Entry>): readonly KnownPla
           : spelling.coordinates,
     });
   }
-  book = [...spellings.values()].map((known) => placeOf(known)).sort(byUse);
+  const merged = withAddresses(spellings);
+  book = [...merged].map(([same, known]) => placeOf(known, same)).sort(byUse);
   books.set(entries, book);
   return book;
 }
 
-function placeOf(spellings: ReadonlyMap<string, Spelling>): KnownPlace {
+/** Places that are written with an address after the name of another are that one. */
+function withAddresses(
+  spellings: ReadonlyMap<string, ReadonlyMap<string, Spelling>>,
+): ReadonlyMap<string, ReadonlyMap<string, Spelling>> {
+  const merged = new Map<string, ReadonlyMap<string, Spelling>>();
+  for (const [same, known] of spellings) {
+    const name = samePlace(nameAndAddress(same).name);
+    const own = name !== same && spellings.has(name) ? name : same;
+    merged.set(own, new Map([...(merged.get(own) ?? []), ...known]));
+  }
+  return merged;
+}
+
+/** @param same how the place is told apart */
+function placeOf(spellings: ReadonlyMap<string, Spelling>, same: string): KnownPlace {
   const all = [...spellings];
-  const [name] = all.sort(([, a], [, b]) => b.count - a.count || b.used - a.used)[0]!;
+  const isPlain = ([name]: readonly [string, Spelling]): boolean => samePlace(name) === same;
+  const [addressed] = all.filter((each) => !isPlain(each)).sort(([, a], [, b]) => b.used - a.used);
+  const address = addressed && nameAndAddress(addressed[0]).address;
+  const [name] = all.filter(isPlain).sort(([, a], [, b]) => b.count - a.count || b.used - a.used)[0]!;
   const [said] = all.flatMap(([, { coordinates }]) => coordinates ?? []).sort((a, b) => b.at - a.at);
   return {
     name,
+    ...(address ? { address } : {}),
     ...(said ? { coordinates: said.point } : {}),
     count: all.reduce((sum, [, { count }]) => sum + count, 0),
     used: Math.max(...all.map(([, { used }]) => used)),
@@ -73,12 +91,12 @@ const byUse = (a: KnownPlace, b: KnownPlace): number =>
  * Nothing for nothing typed, nor the one that it is already.
  */
 export function suggestedPlaces(book: readonly KnownPlace[], typed: string, most: number): KnownPlace[] {
-  const looked = sameAs(typed);
+  const looked = samePlace(typed);
   if (looked === '') return [];
   const begins: KnownPlace[] = [];
   const holds: KnownPlace[] = [];
   for (const place of book) {
-    const name = sameAs(place.name);
+    const name = samePlace(place.name);
     if (name === looked) continue;
     if (name.startsWith(looked)) begins.push(place);
     else if (name.split(/[\s,;/()-]+/).some((word) => word.startsWith(looked))) holds.push(place);
@@ -87,6 +105,14 @@ export function suggestedPlaces(book: readonly KnownPlace[], typed: string, most
   return [...begins, ...holds].slice(0, most);
 }
 
+/** A place by what is written of it: its name, or its name with an address after it. */
+export function placeNamed(book: readonly KnownPlace[], written: string): KnownPlace | undefined {
+  const names = [samePlace(written), samePlace(nameAndAddress(written).name)];
+  return names
+    .map((same) => book.find((place) => samePlace(place.name) === same))
+    .find((place) => place !== undefined);
+}
+
 /** Where a place is by its name, as any entry says it. */
 export const coordinatesOfPlace = (book: readonly KnownPlace[], name: string): Coordinates | undefined =>
-  book.find((place) => sameAs(place.name) === sameAs(name))?.coordinates;
+  placeNamed(book, name)?.coordinates;

@@ -74,7 +74,9 @@ export function EntryPanel({
       ) : null}
       {event.location ? (
         <Line icon="map-marker-outline" label={words.fields.location}>
-          <AppText>{event.location}</AppText>
+          <Pressable role="button" onPress={() => workspace.showPlace(event.location)}>
+            <AppText style={styles.link}>{event.location}</AppText>
+          </Pressable>
         </Line>
       ) : null}
       {event.url ? <LinkLine event={event} /> : null}

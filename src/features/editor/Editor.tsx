@@ -176,7 +176,7 @@ export function Editor() {
           control={control}
           setValue={setValue}
           form={form}
-          isNew={target === undefined}
+          entryId={target?.entryId}
           invitedBy={fields.ownAnswer === undefined ? undefined : fields.organizer}
           repeatError={errors.recurrence?.message}
           onRepeat={() => setRepeating(true)}

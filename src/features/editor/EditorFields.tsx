@@ -29,8 +29,8 @@ interface EditorFieldsProps {
   control: Control<EventForm>;
   setValue: UseFormSetValue<EventForm>;
   form: EventForm;
-  /** Whether nothing of the entry is kept yet. */
-  isNew: boolean;
+  /** The entry that is written; undefined where nothing of it is kept yet. */
+  entryId: string | undefined;
   /** Who else invites to it, where somebody does. */
   invitedBy: CalendarUser | undefined;
   repeatError: string | undefined;
@@ -46,7 +46,7 @@ export function EditorFields({
   control,
   setValue,
   form,
-  isNew,
+  entryId,
   invitedBy,
   repeatError,
   onRepeat,
@@ -98,7 +98,7 @@ export function EditorFields({
           testID="editor-calendar"
         />
       ))}
-      <WhenFields control={control} setValue={setValue} isNew={isNew} />
+      <WhenFields control={control} setValue={setValue} isNew={entryId === undefined} />
       <RepeatRow form={form} error={repeatError} onPress={onRepeat} />
       {of('attendees', (field) => (
         <GuestsField
@@ -117,7 +117,7 @@ export function EditorFields({
       {of('conferences', (field) => (
         <OnlineField meetings={field.value} onChange={field.onChange} />
       ))}
-      <TravelFields control={control} />
+      <TravelFields control={control} setValue={setValue} entryId={entryId} />
       {of('reminders', (field) => (
         <RemindersField
           value={field.value}

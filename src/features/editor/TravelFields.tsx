@@ -1,9 +1,10 @@
-import { type Control, Controller, useWatch } from 'react-hook-form';
+import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { MINUTE } from '@/core/time/civil';
+import { DAY, MINUTE } from '@/core/time/civil';
 import type { EventTime } from '@/core/model/eventTime';
-import { instantOf, zoneOf } from '@/core/time/eventTime';
+import { instantOf, wallOf, zoneOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
+import { TravelProposals } from '@/features/places';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { TextField } from '@/ui/primitives/TextField';
@@ -19,7 +20,16 @@ const clockAfter = (time: EventTime, minutes: number): string => {
 };
 
 /** The way there and back, in minutes, and when one leaves and is back. */
-export function TravelFields({ control }: { control: Control<EventForm> }) {
+export function TravelFields({
+  control,
+  setValue,
+  entryId,
+}: {
+  control: Control<EventForm>;
+  setValue: UseFormSetValue<EventForm>;
+  /** The entry that is written, where it is kept already. */
+  entryId: string | undefined;
+}) {
   const form = useWatch({ control }) as EventForm;
   const times = form.allDay ? undefined : timesOf(form);
   const [there, back] = [Number(form.there) || 0, Number(form.back) || 0];
@@ -54,6 +64,18 @@ export function TravelFields({ control }: { control: Control<EventForm> }) {
           />
         ))}
       </View>
+      {times && there + back === 0 && form.location.trim() !== '' ? (
+        <TravelProposals
+          place={form.location}
+          day={Math.floor(wallOf(times.start) / DAY)}
+          wall={wallOf(times.start)}
+          entryId={entryId}
+          onTake={(minutesThere, minutesBack) => {
+            setValue('there', String(minutesThere), { shouldDirty: true });
+            setValue('back', minutesBack === 0 ? '' : String(minutesBack), { shouldDirty: true });
+          }}
+        />
+      ) : null}
       {said.length > 0 ? (
         <AppText size="small" tone="quiet" figures testID="travel-said">
           {said.join(' ')}

@@ -16,7 +16,7 @@ export {
   PeopleScreen,
 } from '@/features/people';
 export { NewVersionLine } from '@/features/offline';
-export { MapLink } from '@/features/places';
+export { MapLink, PlaceHost } from '@/features/places';
 export { PresetsSheet } from '@/features/plan/later';
 export { PublishHost } from '@/features/publish';
 export { ReminderHost } from '@/features/reminders';

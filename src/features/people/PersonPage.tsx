@@ -1,31 +1,21 @@
 import { useRouter } from 'expo-router';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { removePeople } from '@/core/change/peopleChanges';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
-import type { Occurrence } from '@/core/schedule/occurrence';
 import { accessOf } from '@/core/people/sharing/access';
 import { LATE, promptnessOf } from '@/core/people/invitations/promptness';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { instantToWall } from '@/core/time/zones';
-import { useCommands, useReveal } from '@/features/workspace';
-import {
-  useCalendars,
-  useEngineAnswer,
-  useNow,
-  useNowWall,
-  useOpenStore,
-  useSettings,
-  useSnapshot,
-} from '@/store';
-import { lengthText, shortDayText, timeRangeText, timeText } from '@/ui/dates';
+import { useCommands } from '@/features/workspace';
+import { useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { lengthText, shortDayText, timeText } from '@/ui/dates';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
-import { words } from '@/ui/words';
 import { invitationWords } from '@/ui/words/invitations';
 import { peopleWords as said } from '@/ui/words/people';
 import { sharingWords } from '@/ui/words/sharing';
@@ -33,6 +23,7 @@ import { AvailabilityLanes } from './find/AvailabilityLanes';
 import { hueOf, initialsOf } from './personMark';
 import { useMeetNow } from './useMeetNow';
 import { shareSummary } from './sharing/shareSummary';
+import { NextAndLast } from './NextAndLast';
 import { SideHead } from './SideHead';
 
 interface PersonPageProps {
@@ -117,7 +108,13 @@ export function PersonPage({ person, times, onEdit, onFind, onShare, onClose }: 
       </AppText>
       <Answering person={person} />
       {person.kind === 'colleague' ? <Shared person={person} onShare={onShare} /> : null}
-      <WithThem person={person} />
+      <NextAndLast
+        who={{
+          addresses: person.addresses,
+          ...(person.kind === 'room' ? { place: person.name } : {}),
+        }}
+        titles={{ next: said.next, last: said.last, nothing: said.nothingWith }}
+      />
     </View>
   );
 }
@@ -178,64 +175,6 @@ const momentText = (instant: number, zone: string): string => {
   const wall = instantToWall(zone, instant);
   return `${shortDayText(Math.floor(wall / DAY))}, ${timeText(wall)}`;
 };
-
-/** What is next with somebody, and what was last. */
-function WithThem({ person }: { person: Person }) {
-  const { homeZone, workingPattern } = useSettings();
-  const calendars = useCalendars();
-  const reveal = useReveal();
-  const now = Math.floor(useNow() / 60_000) * 60_000;
-  const { data } = useEngineAnswer([
-    'entriesWith',
-    { addresses: person.addresses, ...(person.kind === 'room' ? { room: person.name } : {}) },
-    {
-      zone: homeZone,
-      workingPattern,
-      unlistedCalendarIds: calendars.filter(({ unlisted }) => unlisted).map(({ id }) => id),
-      ways: [],
-    },
-    now,
-  ]);
-  if (!data) return null;
-  const rows = (title: string, occurrences: readonly Occurrence[]) =>
-    occurrences.length === 0 ? null : (
-      <View style={styles.rows} role="group" aria-label={title}>
-        <TitleText level={3} size="body">
-          {title}
-        </TitleText>
-        {occurrences.map((occurrence) => {
-          const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
-          const when = `${shortDayText(Math.floor(occurrence.startWall / DAY))}${
-            occurrence.allDay ? '' : `, ${timeRangeText(occurrence.startWall, occurrence.endWall)}`
-          }`;
-          return (
-            <Pressable
-              key={occurrence.key}
-              role="button"
-              onPress={() => reveal(occurrence.key)}
-              style={styles.entry}
-            >
-              {calendar ? <Mark small mark={calendar.mark} colour={calendar.colour} /> : null}
-              <View style={styles.grow}>
-                <AppText numberOfLines={1}>{occurrence.title || words.entry.noTitle}</AppText>
-                <AppText size="small" tone="quiet" figures>
-                  {when}
-                </AppText>
-              </View>
-            </Pressable>
-          );
-        })}
-      </View>
-    );
-  if (data.next.length === 0 && data.last.length === 0)
-    return <AppText tone="quiet">{said.nothingWith}</AppText>;
-  return (
-    <>
-      {rows(said.next, data.next)}
-      {rows(said.last, data.last)}
-    </>
-  );
-}
 
 const styles = StyleSheet.create({
   page: { borderWidth: hairline, borderRadius: corner, padding: space(4), gap: space(2) },

@@ -6,3 +6,4 @@ export { InvitationHost } from './invitations/InvitationHost';
 export { InvitationSettings } from './invitations/InvitationSettings';
 export { OnlineField, ownMeeting } from './OnlineField';
 export { PeopleScreen } from './PeopleScreen';
+export { NextAndLast } from './NextAndLast';

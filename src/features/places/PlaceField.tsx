@@ -6,6 +6,7 @@ import { Button } from '@/ui/primitives/Button';
 import { TextField } from '@/ui/primitives/TextField';
 import { space } from '@/ui/theme/tokens';
 import { placeWords as said } from '@/ui/words/places';
+import { roomNamed } from './roomNamed';
 
 /** So many places are offered. */
 const OFFERED = 4;
@@ -19,9 +20,14 @@ interface PlaceFieldProps {
   maxLength?: number | undefined;
 }
 
+/** A room is offered with how many it seats. */
+const withSeats = (name: string, seats: number | undefined): string =>
+  seats ? `${name} · ${said.seats(seats)}` : name;
+
 /** A field for a place: while it is typed, known places are offered under it. */
 export function PlaceField({ label, value, onChange, onBlur, error, maxLength }: PlaceFieldProps) {
   const book = useSnapshot(({ state }) => placesOf(state.entries));
+  const people = useSnapshot(({ state }) => state.people);
   // What stands there from before asks for nothing.
   const [isTyped, setTyped] = useState(false);
   const offered = isTyped ? suggestedPlaces(book, value, OFFERED) : [];
@@ -46,7 +52,7 @@ export function PlaceField({ label, value, onChange, onBlur, error, maxLength }:
               key={name}
               icon="map-marker-outline"
               label={said.take(name, count)}
-              shown={name}
+              shown={withSeats(name, roomNamed(people, name)?.seats)}
               onPress={() => {
                 setTyped(false);
                 onChange(name);

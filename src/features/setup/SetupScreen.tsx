@@ -5,6 +5,7 @@ import { CalendarList, CategorySection } from '@/features/calendars';
 import { BackupSection } from '@/features/interchange/later';
 import { InvitationSettings } from '@/features/people';
 import { PeriodSection } from '@/features/periods';
+import { PlaceSection } from '@/features/places';
 import { useSettings } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { useTheme } from '@/ui/theme/theme';
@@ -33,6 +34,7 @@ const CONTENTS: Record<SectionId, ComponentType> = {
   reminders: ReminderSection,
   invitations: InvitationSettings,
   weather: WeatherSection,
+  places: PlaceSection,
   general: GeneralSection,
   demo: DemoSection,
   aside: AsideSection,

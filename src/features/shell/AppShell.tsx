@@ -35,6 +35,7 @@ const checkHost = later(() => import('@/features/later').then((module) => module
 const importSheet = later(() => import('@/features/later').then((module) => module.ImportSheet));
 const newVersion = later(() => import('@/features/later').then((module) => module.NewVersionLine));
 const todoHost = later(() => import('@/features/later').then((module) => module.TodoHost));
+const placeHost = later(() => import('@/features/later').then((module) => module.PlaceHost));
 const changesSheet = later(() => import('./ChangesSheet').then((module) => module.ChangesSheet));
 const keysSheet = later(() => import('./KeysSheet').then((module) => module.KeysSheet));
 
@@ -112,6 +113,7 @@ export function AppShell({ children }: { children: ReactNode }) {
   const wide = width >= WIDE;
   const keysShown = useWorkspace((state) => state.keysShown);
   const changesShown = useWorkspace((state) => state.changesShown);
+  const hasPlace = useWorkspace((state) => state.place !== null);
   const hasTodo = useWorkspace((state) => state.todo !== null);
   const isAtRest = usePreload();
   useUndoKeys();
@@ -145,6 +147,16 @@ export function AppShell({ children }: { children: ReactNode }) {
         <Suspense fallback={null}>
           <keysSheet.Later />
         </Suspense>
+      ) : null}
+      {hasPlace ? (
+        <PartBoundary
+          name={words.fields.location}
+          leave={{ label: words.actions.close, onPress: () => workspace.showPlace(null) }}
+        >
+          <Suspense fallback={null}>
+            <placeHost.Later />
+          </Suspense>
+        </PartBoundary>
       ) : null}
       {hasTodo ? (
         <PartBoundary

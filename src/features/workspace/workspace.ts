@@ -70,6 +70,8 @@ interface Workspace {
   /** An entry that is to be brought into sight, by its key: hours that hide it open. */
   readonly revealed: string | null;
   readonly todo: OpenTodo | null;
+  /** The place whose page is open, as it is written. */
+  readonly place: string | null;
   /** The id of the series whose page is open. */
   readonly seriesShown: string | null;
   readonly notice: Notice | null;
@@ -104,6 +106,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   line: '',
   revealed: null,
   todo: null,
+  place: null,
   seriesShown: null,
   notice: null,
   question: null,
@@ -184,6 +187,7 @@ export const workspace = {
   takeUpTodo: (todo: OpenTodo) => set({ todo }),
   /** Keeps what is typed into the form of the open to-do. */
   keepTodo: (typed: OpenTodo['typed']) => set(({ todo }) => (todo ? { todo: { ...todo, typed } } : {})),
+  showPlace: (place: string | null) => set({ place }),
   closeTodo: () => set({ todo: null }),
   showSeries: (seriesShown: string | null) => set({ seriesShown }),
   /** Changes the fields of what is being written, so that the view shows them at once. */

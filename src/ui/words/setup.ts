@@ -31,6 +31,7 @@ export const setupWords = {
     reminders: 'Reminders',
     invitations: 'Invitations',
     weather: 'Weather',
+    places: 'Places',
     general: 'General',
     demo: 'Demo data',
     aside: 'Set aside',

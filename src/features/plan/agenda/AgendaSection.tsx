@@ -1,11 +1,12 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { AgendaItem, AgendaPart } from '@/core/schedule/agenda';
 import type { DayLoad } from '@/core/schedule/load';
 import { MINUTE } from '@/core/time/civil';
 import { agendaDayText, dayText, lengthText, otherSystemText, shortDayText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
-import { useDueByDay } from '@/store';
+import { useDueByDay, useSettings, useWeather } from '@/store';
+import { weatherSaid, weatherText } from '@/ui/weatherText';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, fontFamilies, fontSizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
@@ -104,6 +105,14 @@ function DayHeading({
 }) {
   const { colours } = useTheme();
   const due = useDueByDay().get(part.day);
+  const { weather: settings } = useSettings();
+  const degrees = settings?.degrees ?? 'celsius';
+  const days = useMemo(() => [part.day], [part.day]);
+  const occurrences = useMemo(
+    () => part.items.flatMap((item) => (item.kind === 'entry' ? item.occurrence : [])),
+    [part.items],
+  );
+  const weather = useWeather(days, occurrences).get(part.day);
   return (
     <h2 className={classes.head}>
       <button
@@ -128,6 +137,12 @@ function DayHeading({
         <span className={classes.due}>
           <span className={classes.unseen}>{words.plan.due(due.length)}</span>
           <DueFlag due={due} />
+        </span>
+      ) : null}
+      {weather ? (
+        <span className={classes.weather} style={{ color: colours.quietInk }}>
+          <span className={classes.unseen}>{weatherSaid(weather, degrees)}</span>
+          <span aria-hidden>{weatherText(weather, degrees)}</span>
         </span>
       ) : null}
       {load && load.working > 0 ? (
@@ -215,6 +230,7 @@ const classes = pageClasses('agendapart', {
     textAlign: 'left',
   },
   load: { ...text, whiteSpace: 'nowrap' },
+  weather: { ...text, position: 'relative', whiteSpace: 'nowrap' },
   due: { position: 'relative', marginLeft: 'auto' },
   unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 },
   system: { ...text, flexGrow: 1 },

@@ -1,11 +1,11 @@
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { WorkingDay } from '@/core/model/settings';
-import { type Degrees, inDegrees } from '@/core/forecast/forecast';
+import type { Degrees } from '@/core/forecast/forecast';
 import type { DayLoad } from '@/core/schedule/load';
 import type { TodoItem } from '@/core/todos/currentTodo';
 import type { DayWeather } from '@/store';
-import { weatherText } from '@/ui/weatherText';
+import { weatherSaid, weatherText } from '@/ui/weatherText';
 import { dayOfMonthText, dayText, lengthText, otherSystemText, weekdayText } from '@/ui/dates';
 import { measureSmallText } from '@/ui/measureText';
 import { AppText } from '@/ui/primitives/AppText';
@@ -107,8 +107,7 @@ export const DayHead = memo(function DayHead({
         system && otherSystemText(system, day),
         said,
         due && words.plan.due(due.length),
-        weather &&
-          words.weather.said(weatherText(weather, degrees), inDegrees(weather.low, degrees), weather.place),
+        weather && weatherSaid(weather, degrees),
       ]
         .filter(Boolean)
         .join(', ')}

@@ -9,7 +9,9 @@ import type { Occurrence } from '@/core/schedule/occurrence';
 import { MINUTE } from '@/core/time/civil';
 import { isDayOff } from '@/core/time/workingPattern';
 import type { TodoItem } from '@/core/todos/currentTodo';
-import { useDueByDay, useSettings } from '@/store';
+import type { Degrees } from '@/core/forecast/forecast';
+import { type DayWeather, useDueByDay, useSettings } from '@/store';
+import { weatherSaid, weatherText } from '@/ui/weatherText';
 import { dayText, lengthText, otherSystemText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';
 import { useTheme } from '@/ui/theme/theme';
@@ -35,6 +37,9 @@ export interface WeekRowProps {
   detail: Detail;
   calendars: ReadonlyMap<string, Calendar>;
   loads: DayLoads | undefined;
+  /** The weather of days, by day number, and the scale that it is said in. */
+  weather: ReadonlyMap<number, DayWeather>;
+  degrees: Degrees;
   pattern: WorkingPattern;
   today: number;
   selectedDay: number;
@@ -161,6 +166,7 @@ function DayCell({
   const { day } = cell;
   const otherDate = props.system && otherSystemText(props.system, day);
   const load = loads?.[day];
+  const weather = props.weather.get(day);
   const isOutside = day < range.first || day >= range.end;
   const isSelected = day === selectedDay;
   const isBars = detail === 'bars' || columnWidth < WIDE_BAR;
@@ -175,7 +181,9 @@ function DayCell({
       aria-label={words.weeks.day(
         [dayText(day), otherDate].filter(Boolean).join(', '),
         cell.count,
-        [bookedText(load), due && words.plan.due(due.length)].filter(Boolean).join(', '),
+        [bookedText(load), due && words.plan.due(due.length), weather && weatherSaid(weather, props.degrees)]
+          .filter(Boolean)
+          .join(', '),
       )}
       className={classes.cell}
       style={{
@@ -195,6 +203,7 @@ function DayCell({
         otherDate,
         booked: load?.booked ?? 0,
         due,
+        weather: weather && weatherText(weather, props.degrees),
         hidden: isBars ? 0 : cell.hidden,
         onOpenDay: props.onOpenDay,
       })}

@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { DAY } from '@/core/time/civil';
-import { useSettings } from '@/store';
+import { useSettings, useWeather } from '@/store';
 import { rangeText } from '@/ui/dates';
 import { viewRef } from '@/ui/web';
 import { words } from '@/ui/words';
@@ -20,7 +20,8 @@ import { WIDE_BAR } from './weekSizes';
 /** Weeks under each other, a cell for each day, with ribbons over the days that an entry takes whole. */
 export function WeeksView(props: ViewProps) {
   const { address, days, range, draft, draftCalendar, actions, onOpenDay, onSelectDay } = props;
-  const { workingPattern, secondCalendarSystem } = useSettings();
+  const { workingPattern, secondCalendarSystem, weather: weatherSettings } = useSettings();
+  const weather = useWeather(days, props.answer?.occurrences);
   const view = useGridView({ ...props, zone: address.zone, fadePast: address.fadePast });
   const { frame, scroller, width } = view;
   const layout = useWeeksLayout(view, address, days);
@@ -93,6 +94,8 @@ export function WeeksView(props: ViewProps) {
                   detail={detail}
                   calendars={view.calendarsById}
                   loads={layout.loads[index]}
+                  weather={weather}
+                  degrees={weatherSettings?.degrees ?? 'celsius'}
                   pattern={workingPattern}
                   today={view.today}
                   selectedDay={address.day}

@@ -15,6 +15,9 @@ const WITH_BOTH = 190;
 const MORE = 36;
 /** What the flag of to-dos takes, and the least width of a day that has it. */
 const FLAG = 28;
+/** What the weather takes, and the least width of a day that has it. */
+const WEATHER = 70;
+const WITH_WEATHER = 104;
 const WITH_FLAG = 60;
 
 /**
@@ -31,6 +34,7 @@ export function cellHead({
   otherDate,
   booked,
   due,
+  weather,
   hidden,
   onOpenDay,
 }: {
@@ -47,17 +51,27 @@ export function cellHead({
   booked: number;
   /** The to-dos that are due on the day. */
   due: readonly TodoItem[] | undefined;
+  /** The weather of the day in short. */
+  weather: string | undefined;
   hidden: number;
   onOpenDay: (day: number) => void;
 }) {
   const besides = (hidden > 0 ? MORE : 0) + (due ? FLAG : 0);
-  const hasHours = width > (otherDate ? WITH_BOTH : WITH_HOURS) + besides && booked > 0;
+  const hasWeather =
+    weather !== undefined && width > WITH_WEATHER + besides + (otherDate ? WITH_OTHER_DATE : 0);
+  const hasHours =
+    width > (otherDate ? WITH_BOTH : WITH_HOURS) + besides + (hasWeather ? WEATHER : 0) && booked > 0;
   return (
     <div className={classes.head}>
       {dateButton({ colours, day, onOpenDay, isToday, isOutside, width, isFirst })}
       {otherDate && width > WITH_OTHER_DATE ? (
         <span aria-hidden className={classes.other} style={{ color: colours.quietInk }}>
           {otherDate}
+        </span>
+      ) : null}
+      {hasWeather ? (
+        <span aria-hidden className={classes.weather} style={{ color: colours.quietInk }}>
+          {weather}
         </span>
       ) : null}
       {hasHours ? (
@@ -165,6 +179,7 @@ const classes = pageClasses('weekscell', {
     cursor: 'pointer',
     fontVariantNumeric: 'tabular-nums',
   },
+  weather: { whiteSpace: 'nowrap' },
   other: {
     flexGrow: 1,
     minWidth: 0,
