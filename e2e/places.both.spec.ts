@@ -1,4 +1,5 @@
-import { card, expect, openEditor, openPlan, press, test } from './pages';
+import AxeBuilder from '@axe-core/playwright';
+import { card, expect, expectKept, openEditor, openPlan, openSetup, press, test } from './pages';
 
 test('known places are offered while one is typed, and taken by a press', async ({ page }) => {
   await openPlan(page, '/?view=day&day=2027-03-09');
@@ -66,4 +67,56 @@ test('a place of which a file says where it is opens in the device’s program o
     'data-opened',
     'geo:38.7,-9.1?q=38.7,-9.1(Chart%20room)',
   );
+});
+
+test('a place has a page: what is known of it, a drawn map, what is held there next, and all of it in Tidy', async ({
+  page,
+}) => {
+  await openPlan(page, '/?view=day&date=2027-03-11&now=2027-03-09T10:20');
+  await press(card(page, /Crane test, boat shed/));
+  await press(page.getByRole('button', { name: 'Boat shed', exact: true }));
+  const sheet = page.getByRole('dialog', { name: 'Boat shed' });
+  await expect(sheet).toContainText('20 seats · screen · workbench');
+  await expect(sheet.getByRole('img', { name: /^Map about Boat shed/ })).toBeVisible();
+  // Land is drawn: its outlines have come.
+  await expect(sheet.getByTestId('place-map').locator('path')).toHaveAttribute('d', /^M/);
+  await expect(sheet.getByRole('group', { name: 'Next here' })).toContainText('Crane test, boat shed');
+  const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await press(sheet.getByRole('button', { name: 'All entries with this place' }));
+  await expect(page.getByTestId('table-row').filter({ hasText: 'Winch check' })).toHaveCount(1);
+
+  await openSetup(page);
+  const place = page.getByTestId('known-place').filter({ hasText: 'Halifax' });
+  await expect(place).toContainText('on the map');
+  await press(place);
+  await expect(page.getByRole('dialog', { name: 'Halifax' })).toContainText('Halifax: lamp makers');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('a way that was written before is proposed for the same place, and says what it is known from', async ({
+  page,
+}) => {
+  await openPlan(page, '/?view=day&date=2027-03-10&now=2027-03-09T10:20');
+  const write = async (line: string) => {
+    await page.getByTestId('entry-line').fill(line);
+    await page.getByTestId('entry-line').press('Shift+Enter');
+    await expect(page.getByTestId('editor')).toBeVisible();
+    await page.getByTestId('editor').getByTestId('place-field').fill('Skerry pier');
+    return page.getByTestId('editor');
+  };
+  const first = await write('Look at the pier tomorrow 17:30');
+  await expect(first.getByTestId('travel-proposals')).toHaveCount(0);
+  await first.getByTestId('editor-there').fill('35');
+  await first.getByTestId('editor-back').fill('25');
+  await press(first.getByRole('button', { name: 'Save', exact: true }));
+  await expectKept(page, 'Skerry pier');
+  const second = await write('Mend the pier Thursday 17:30');
+  const proposals = second.getByTestId('travel-proposals');
+  await expect(proposals).toContainText('35 min there, 25 back');
+  await press(proposals.getByRole('button', { name: '35 min there, 25 back, as in 1 entry here' }));
+  await expect(second.getByTestId('editor-there')).toHaveValue('35');
+  await expect(second.getByTestId('editor-back')).toHaveValue('25');
+  await expect(proposals).toHaveCount(0);
 });

@@ -61,6 +61,7 @@ test('a to-do that is found opens where one is; what is typed into it stands the
 test('a to-do reminds before it is due, says until when there is time, and is done from there', async ({
   page,
 }) => {
+  test.skip(test.info().project.name !== 'wide', 'nothing of it hangs on the size');
   await page.clock.install();
   await page.goto('/todos?now=2027-03-09T10:20');
   await expect(page.locator('html')).toHaveAttribute('data-attending', 'true');
@@ -81,6 +82,7 @@ test('a to-do reminds before it is due, says until when there is time, and is do
 });
 
 test('a file that is put beside a to-do stays with it', async ({ page }) => {
+  test.skip(test.info().project.name !== 'wide', 'nothing of it hangs on the size');
   await page.goto('/todos');
   await press(page.getByRole('button', { name: 'Open Order rope for the boat shed' }));
   const chooser = page.waitForEvent('filechooser');

@@ -1,8 +1,8 @@
-import { calendar, context, event, series, stateWith, zoned } from '../../../testing/samples';
+import { calendar, context, event, series, stateWith, todo, zoned } from '../../../testing/samples';
 import { keepOwnNote, ownNoteOf } from '../change/ownNotes';
 import { applyPatch } from '../change/patch';
 import type { FeedSource } from '../model/calendar';
-import type { CalendarEvent } from '../model/entry';
+import type { Entry } from '../model/entry';
 import type { State } from '../model/state';
 import { type FeedAnswer, isFeedDue, refreshFeed } from './refreshFeed';
 import { noticeBefore } from '../model/reminder';
@@ -17,9 +17,9 @@ const subscribed = (feed: Partial<FeedSource> = {}): State => ({
   ...stateWith(),
   calendars: new Map([['rota', calendar({ id: 'rota', name: 'Keeper rota', feed: { ...source, ...feed } })]]),
 });
-const read = (...events: CalendarEvent[]): FeedAnswer => ({
+const read = (...entries: Entry[]): FeedAnswer => ({
   kind: 'read',
-  events,
+  entries,
   etag: '"1"',
   lastModified: undefined,
 });
@@ -92,4 +92,13 @@ test('a feed is due at first and after its interval', () => {
   expect(isFeedDue(rota(0), 59 * 60_000)).toBe(false);
   expect(isFeedDue(rota(0), 60 * 60_000)).toBe(true);
   expect(isFeedDue(calendar(), 1e12)).toBe(false);
+});
+
+test('to-dos of a feed come and go with it, beside events of the same UID', () => {
+  const first = refresh(subscribed(), read(event({ id: 'e', uid: 'a' }), todo({ id: 't', uid: 'a' })));
+  expect([...first.entries.keys()].sort()).toEqual(['e', 't']);
+  const second = refresh(first, read(todo({ id: 'other', uid: 'a', title: 'Order rope, soon' })), 2000);
+  expect([...second.entries.values()].map(({ id, title, calendarId }) => [id, title, calendarId])).toEqual([
+    ['t', 'Order rope, soon', 'rota'],
+  ]);
 });

@@ -1,13 +1,13 @@
 import { type ChangeContext, makePatch, type Patch, put, remove, type Change } from '../change/patch';
 import type { Calendar, FeedProblem, FeedSource } from '../model/calendar';
-import { type CalendarEvent, eventsOf } from '../model/entry';
+import type { Entry } from '../model/entry';
 import type { State } from '../model/state';
 
 /** What came of reading a feed. */
 export type FeedAnswer =
   | {
       kind: 'read';
-      events: readonly CalendarEvent[];
+      entries: readonly Entry[];
       etag: string | undefined;
       lastModified: string | undefined;
     }
@@ -19,11 +19,12 @@ export const isFeedDue = (calendar: Calendar, now: number): boolean =>
   calendar.feed !== undefined &&
   now - (calendar.feed.tried ?? -Infinity) >= calendar.feed.everyMinutes * 60_000;
 
-const identity = (event: CalendarEvent): string => JSON.stringify([event.uid, event.recurrenceId ?? null]);
+const identity = ({ kind, uid, recurrenceId }: Entry): string =>
+  JSON.stringify([kind, uid, recurrenceId ?? null]);
 
 /** What a feed's entry is kept as: without reminders or attachments where these are not wanted. */
-function asWanted(event: CalendarEvent, feed: FeedSource): CalendarEvent {
-  const { attachments, preserved, reminders, ...rest } = event;
+function asWanted(entry: Entry, feed: FeedSource): Entry {
+  const { attachments, preserved, reminders, ...rest } = entry;
   const kept = feed.withAttachments
     ? preserved
     : preserved && {
@@ -43,10 +44,9 @@ function asWanted(event: CalendarEvent, feed: FeedSource): CalendarEvent {
   };
 }
 
-const sameBut = (a: CalendarEvent, b: CalendarEvent): boolean =>
-  JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
-const sorted = (event: CalendarEvent): [string, unknown][] =>
-  Object.entries(event)
+const sameBut = (a: Entry, b: Entry): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
+const sorted = (entry: Entry): [string, unknown][] =>
+  Object.entries(entry)
     .filter(([name, value]) => value !== undefined && name !== 'created' && name !== 'modified')
     .sort(([a], [b]) => a.localeCompare(b));
 
@@ -85,23 +85,23 @@ export function refreshFeed(
       'closed-calendars',
     );
 
-  const known = new Map<string, CalendarEvent>();
-  for (const entry of eventsOf(state.entries.values()))
+  const known = new Map<string, Entry>();
+  for (const entry of state.entries.values())
     if (entry.calendarId === calendarId) known.set(identity(entry), entry);
-  const ids = new Map(answer.events.map((event) => [event.id, known.get(identity(event))?.id ?? event.id]));
+  const ids = new Map(answer.entries.map((entry) => [entry.id, known.get(identity(entry))?.id ?? entry.id]));
   const changes: Change[] = [];
   const still = new Set<string>();
-  for (const event of answer.events) {
-    const id = ids.get(event.id)!;
+  for (const entry of answer.entries) {
+    const id = ids.get(entry.id)!;
     if (still.has(id)) continue;
     still.add(id);
-    const before = known.get(identity(event));
-    const wanted = asWanted(event, feed);
-    const now: CalendarEvent = {
+    const before = known.get(identity(entry));
+    const wanted = asWanted(entry, feed);
+    const now: Entry = {
       ...wanted,
       id,
       calendarId,
-      ...(event.seriesId === undefined ? {} : { seriesId: ids.get(event.seriesId) ?? event.seriesId }),
+      ...(entry.seriesId === undefined ? {} : { seriesId: ids.get(entry.seriesId) ?? entry.seriesId }),
       // The files of an attachment that is here already are not kept twice.
       ...(before?.attachments && wanted.attachments?.length === before.attachments.length
         ? { attachments: before.attachments }

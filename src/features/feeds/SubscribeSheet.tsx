@@ -124,7 +124,7 @@ export function SubscribeSheet({ onClose }: { onClose: () => void }) {
       <View role="status">
         {isReading ? <Waiting>{said.reading}</Waiting> : null}
         {found?.answer.kind === 'read' ? (
-          <AppText weight="700">{said.found(found.answer.events.length)}</AppText>
+          <AppText weight="700">{said.found(found.answer.entries.length)}</AppText>
         ) : null}
       </View>
       {found?.answer.kind === 'failed' ? (

@@ -54,7 +54,7 @@ export async function readFeed(
   return {
     answer: {
       kind: 'read',
-      events: read.file.events,
+      entries: [...read.file.events, ...read.file.todos],
       etag: fetched.etag,
       lastModified: fetched.lastModified,
     },

@@ -222,6 +222,8 @@ const classes = pageClasses('agendapart', {
     fontFamily: `${fontFamilies.title}, ${fontFamilies.fallback}`,
     fontSize: fontSizes.large + 1,
     fontWeight: 600,
+    // Figures of one width take the room of the spaces beside them in this type.
+    fontVariantNumeric: 'normal',
     border: 0,
     borderRadius: corner,
     padding: `${space(1)}px ${space(2)}px`,
