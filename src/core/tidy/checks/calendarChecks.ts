@@ -26,9 +26,9 @@ export const ofCalendars: Check = (checked) => {
 };
 
 /** What is told of a calendar by itself. */
-function* ofOne({ query, index }: Checked): Iterable<Finding> {
+function* ofOne({ query, entries }: Checked): Iterable<Finding> {
   const used = new Set<string>();
-  for (const { calendarId } of index.all()) used.add(calendarId);
+  for (const { calendarId } of entries.all()) used.add(calendarId);
   for (const { id, name, failingSince, hiddenSince } of query.calendars) {
     const found = { keys: [], calendarIds: [id], noFix: 'in-setup' } as const;
     if (!used.has(id)) yield finding('calendar-empty', { ...found, details: { name } });

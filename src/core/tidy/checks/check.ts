@@ -1,4 +1,5 @@
 import type { CalendarEvent, Todo } from '../../model/entry';
+import type { EntryIndex } from '../../schedule/entryIndex';
 import { byStart, type OccurrenceIndex } from '../../schedule/occurrenceIndex';
 import { type Occurrence, takesTime } from '../../schedule/occurrence';
 import type { WorkingDay } from '../../model/settings';
@@ -32,10 +33,14 @@ export class Checked {
   private readonly titles = new WeakMap<CalendarEvent, string>();
   private readonly days = new Map<number, WorkingDay>();
 
+  /** The events among the entries. */
+  readonly index: OccurrenceIndex;
+
   constructor(
-    readonly index: OccurrenceIndex,
+    readonly entries: EntryIndex,
     readonly query: CheckQuery,
   ) {
+    this.index = entries.events;
     this.calendars = new Map(query.calendars.map((calendar) => [calendar.id, calendar]));
     this.today = Math.floor(instantToWall(query.zone, query.now) / DAY);
   }

@@ -397,7 +397,11 @@ const PLANTED: Readonly<
   },
   'calendar-empty': {
     hits: [[event()]],
-    misses: [[event(), event({ calendarId: 'desk' }), event({ calendarId: 'daysoff' })]],
+    misses: [
+      [event(), event({ calendarId: 'desk' }), event({ calendarId: 'daysoff' })],
+      // To-dos are something, too.
+      [event(), todo({ calendarId: 'desk' }), event({ calendarId: 'daysoff' })],
+    ],
   },
   'calendar-hidden': {
     hits: [[event()]],

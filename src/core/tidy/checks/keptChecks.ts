@@ -156,7 +156,7 @@ export class KeptChecks {
     let touched: Touched<Entry>;
     if (!this.checked || asked !== this.asked) {
       this.asked = asked;
-      this.checked = new Checked(this.index.events, { ...query, fine });
+      this.checked = new Checked(this.index, { ...query, fine });
       this.checks = CHECKS_RUN.map((check) => check(this.checked!));
       touched = new Map([...this.index.all()].map((entry) => [entry.id, entry]));
     } else {
