@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { boxOf, card, centre, expect, expectKept, openPlan, press, test } from './pages';
+import { Finger } from './touch';
 
 const notice = (page: Page) => page.getByTestId('notice');
 const proposal = (page: Page) => page.getByTestId('place-proposal');
@@ -94,6 +95,8 @@ test('beside the calendar to-dos are dragged into a day, at a time or into its f
   };
   await expect(column).toContainText('Order rope');
   await expect(page.getByTestId('due-todos')).toHaveCount(0);
+  const { violations } = await new AxeBuilder({ page }).include('[data-testid="todos-column"]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
   const hours = await boxOf(page.getByTestId('hours'));
   const head = await centre(page.getByTestId('day-head').nth(3));
   const later = hours.y + hours.height * 0.6;
@@ -122,4 +125,32 @@ test('beside the calendar to-dos are dragged into a day, at a time or into its f
   await expect(column).toBeVisible();
   await column.getByRole('button', { name: 'Fold the to-dos away' }).click();
   await expect(column).toHaveCount(0);
+});
+
+test.describe('with a finger on a wide screen', () => {
+  test.use({ hasTouch: true });
+
+  test('a to-do is taken along after a moment’s hold, and a swipe scrolls the list', async ({
+    page,
+    isMobile,
+  }) => {
+    test.skip(isMobile, 'a phone has no room beside the calendar');
+    await openPlan(page, '/?view=workdays&day=2027-03-09');
+    await page.getByRole('button', { name: 'To-dos beside the calendar' }).tap();
+    const column = page.getByRole('region', { name: 'To-dos' });
+    const one = column.getByTestId('todo-card').filter({ hasText: 'Order rope' });
+    const from = await centre(one);
+    const hours = await boxOf(page.getByTestId('hours'));
+    const head = await centre(page.getByTestId('day-head').nth(3));
+    const to = { x: head.x, y: hours.y + hours.height * 0.6 };
+    const finger = await Finger.on(page);
+    await finger.swipe(from, { x: from.x, y: from.y - 120 });
+    await expect(notice(page)).toHaveCount(0);
+    const held = await centre(one);
+    await finger.hold(held, 400);
+    await finger.move(held, to);
+    await finger.lift();
+    await expect(notice(page)).toContainText('“Order rope for the boat shed” has a time');
+    await expect(card(page, /Thursday 11 March.*Order rope for the boat shed/)).toHaveCount(1);
+  });
 });

@@ -23,7 +23,6 @@ import {
 } from '@/features/workspace';
 import { ZoneBanner } from '@/features/zones';
 import {
-  type DaysAnswer,
   type DaysOptions,
   useDays,
   useFolded,
@@ -37,13 +36,13 @@ import {
 } from '@/store';
 import { later } from '@/ui/later';
 import { PartBoundary } from '@/ui/PartBoundary';
-import { Button } from '@/ui/primitives/Button';
 import { useTheme } from '@/ui/theme/theme';
 import { ALL_TOOLS, DESK_BESIDE, sizes, space, WIDE } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
-import { CalendarChips, preloadList } from './chips/CalendarChips';
+import { ChipRow } from './ChipRow';
+import { preloadList } from './chips/CalendarChips';
 import { EntryLine, type EntryLineHandle } from '@/features/line';
 import { useWriteAtStart } from './line/useWriteAtStart';
 import { FilterLine } from './filter/FilterLine';
@@ -56,7 +55,6 @@ import { PlanSide, preloadSides } from './PlanSide';
 import { PlanView } from './PlanView';
 import { TitleRow } from './TitleRow';
 import { TroubleBanner } from './TroubleBanner';
-import { PlanTools } from './tools/PlanTools';
 import { usePlanActions } from './usePlanActions';
 import { usePlanKeys } from './usePlanKeys';
 import { usePlanRange } from './usePlanRange';
@@ -64,7 +62,6 @@ import { useTodosColumn } from './useTodosColumn';
 import { useStartPreset } from './presets/useStartPreset';
 import { useSwipe } from './useSwipe';
 import { ViewState } from './ViewState';
-import type { Calendar } from '@/core/model/calendar';
 
 const planMenu = later(() => import('./menus/PlanMenu').then((module) => module.PlanMenu));
 const todosColumn = later(() => import('@/features/later').then((module) => module.TodosColumn));
@@ -368,67 +365,10 @@ function ViewStateOf({
   );
 }
 
-/** The calendars, and the tools beside them. */
-function ChipRow({
-  calendars,
-  hidden,
-  asksItself,
-  answer,
-  hide,
-  toolsInTitle,
-  wide,
-  canHaveTodos,
-  todosBeside,
-  showTodos,
-}: {
-  calendars: readonly Calendar[];
-  hidden: readonly string[];
-  asksItself: boolean;
-  answer: DaysAnswer | undefined;
-  hide: (next: readonly string[]) => void;
-  toolsInTitle: boolean;
-  wide: boolean;
-  canHaveTodos: boolean;
-  todosBeside: boolean;
-  showTodos: (isOpen: boolean) => void;
-}) {
-  const { address } = usePlanAddress();
-  return (
-    <View style={styles.chipRow}>
-      <CalendarChips
-        calendars={calendars}
-        hidden={hidden}
-        minutes={asksItself ? undefined : answer?.calendarMinutes}
-        onHiddenChange={hide}
-      />
-      <Button
-        icon="account-group-outline"
-        iconOnly
-        kind="quiet"
-        label={words.look.colleagues}
-        selected={address.colleagues.length > 0}
-        onPress={() => workspace.openSheet('colleagues')}
-      />
-      {canHaveTodos ? (
-        <Button
-          icon="checkbox-marked-outline"
-          iconOnly
-          kind="quiet"
-          label={words.plan.todosBeside}
-          selected={todosBeside}
-          onPress={() => showTodos(!todosBeside)}
-        />
-      ) : null}
-      {toolsInTitle ? null : <PlanTools address={address} few={!wide} />}
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   screen: { flex: 1, flexDirection: 'row' },
   main: { flex: 1, paddingHorizontal: space(2), paddingBottom: space(2), minWidth: 0 },
   mainWide: { paddingHorizontal: space(4), paddingTop: space(2) },
-  chipRow: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
   mainLow: { paddingTop: 0, paddingBottom: 0 },
   view: { flex: 1 },
   viewRoomy: { marginBottom: space(2) },

@@ -1,20 +1,16 @@
 import { useDrag } from '@use-gesture/react';
 import { memo, useEffect, useRef } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import type { TodoGroup } from '@/core/todos/todoGroups';
 import { carryTarget, useCommands } from '@/features/workspace';
-import { useCalendars, useSettings } from '@/store';
-import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { Check } from '@/ui/primitives/Check';
-import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
-import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
+import { corner, hairline, sizes } from '@/ui/theme/tokens';
 import { viewRef, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { todoWords as said } from '@/ui/words/todos';
-import { dueText } from './todoText';
+import { TodoHead } from './TodoHead';
 
 /** A finger holds so long before it takes a to-do along, in milliseconds: a swipe still scrolls. */
 const HOLD = 180;
@@ -41,13 +37,10 @@ export const TodoCard = memo(function TodoCard({
   onTime,
 }: TodoCardProps) {
   const { colours } = useTheme();
-  const { homeZone } = useSettings();
-  const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
   const commands = useCommands();
   const card = useRef<HTMLElement>(null);
   const { todo, key } = item;
   const title = todo.title || words.entry.noTitle;
-  const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
   useCarrying(card, item, minutes);
   return (
     <View
@@ -60,24 +53,13 @@ export const TodoCard = memo(function TodoCard({
         minutes === undefined ? null : webStyle({ cursor: 'grab' }),
       ]}
     >
-      <Check label={said.done(title)} checked={isOver(todo)} onChange={(next) => commands.setDone(key, next)}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-      </Check>
-      <Pressable
-        role="button"
-        aria-label={said.open(title)}
-        onPress={() => onOpen(item)}
-        style={styles.words}
-      >
-        <AppText numberOfLines={2} style={isOver(todo) ? styles.over : null}>
-          {title}
-        </AppText>
-        {due ? (
-          <AppText size="small" figures tone={group === 'overdue' ? 'accent' : 'quiet'}>
-            {due}
-          </AppText>
-        ) : null}
-      </Pressable>
+      <TodoHead
+        item={item}
+        group={group}
+        today={today}
+        onDone={(next) => commands.setDone(key, next)}
+        onOpen={onOpen}
+      />
       {onTime && !isOver(todo) ? (
         <Button
           icon="clock-plus-outline"
@@ -136,12 +118,4 @@ const styles = StyleSheet.create({
     borderWidth: hairline,
     borderRadius: corner,
   },
-  words: {
-    flex: 1,
-    minWidth: 0,
-    minHeight: sizes.target,
-    paddingVertical: space(1),
-    justifyContent: 'center',
-  },
-  over: { textDecorationLine: 'line-through' },
 });

@@ -1,19 +1,18 @@
 import { memo, useEffect, useRef, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useCommands } from '@/features/workspace';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import type { TodoGroup } from '@/core/todos/todoGroups';
 import { plannedMinutes } from '@/core/todos/todoTies';
-import { useCalendars, useSettings, useSnapshot } from '@/store';
-import { AppText } from '@/ui/primitives/AppText';
+import { useSettings, useSnapshot } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
-import { Mark } from '@/ui/primitives/Mark';
 import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { todoWords as said } from '@/ui/words/todos';
-import { detailsOf, dueText } from './todoText';
+import { TodoHead } from './TodoHead';
+import { detailsOf } from './todoText';
 
 interface TodoRowProps {
   item: TodoItem;
@@ -28,14 +27,11 @@ interface TodoRowProps {
 export const TodoRow = memo(function TodoRow({ item, group, today, onOpen, onTime }: TodoRowProps) {
   const { colours } = useTheme();
   const { homeZone } = useSettings();
-  const calendar = useCalendars().find(({ id }) => id === item.todo.calendarId);
   const commands = useCommands();
   const [isUnfolded, setUnfolded] = useState(false);
   const row = useRef<View>(null);
   const { todo, key } = item;
   const title = todo.title || words.entry.noTitle;
-  const isDone = todo.status === 'completed';
-  const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
   const planned = useSnapshot(({ state }) => plannedMinutes(state, item, homeZone));
   const details = detailsOf(item, group, homeZone, planned);
   const parts = todo.parts ?? [];
@@ -51,35 +47,15 @@ export const TodoRow = memo(function TodoRow({ item, group, today, onOpen, onTim
   return (
     <View ref={row} role="listitem" testID="todo" style={[styles.item, { borderColor: colours.line }]}>
       <View style={[styles.row, { backgroundColor: colours.card }]}>
-        <Check label={said.done(title)} checked={isDone} onChange={setDone}>
-          <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-        </Check>
-        <Pressable
-          role="button"
-          aria-label={said.open(title)}
-          onPress={() => onOpen(item)}
-          style={styles.words}
-        >
-          <AppText weight="700" numberOfLines={2} style={isOver(todo) ? styles.over : null}>
-            {title}
-          </AppText>
-          {due || details.length > 0 ? (
-            <AppText size="small" tone="quiet" figures>
-              {due ? (
-                <AppText
-                  size="small"
-                  figures
-                  tone={group === 'overdue' ? 'accent' : 'quiet'}
-                  weight={group === 'overdue' ? '700' : '400'}
-                >
-                  {due}
-                </AppText>
-              ) : null}
-              {due && details.length > 0 ? ' · ' : ''}
-              {details.join(' · ')}
-            </AppText>
-          ) : null}
-        </Pressable>
+        <TodoHead
+          item={item}
+          group={group}
+          today={today}
+          details={details}
+          isBold
+          onDone={setDone}
+          onOpen={onOpen}
+        />
         {isOver(todo) ? null : (
           <Button
             icon="clock-plus-outline"
@@ -125,12 +101,4 @@ const styles = StyleSheet.create({
     minHeight: sizes.target,
   },
   part: { paddingLeft: space(10) },
-  words: {
-    flex: 1,
-    minWidth: 0,
-    minHeight: sizes.target,
-    paddingVertical: space(2),
-    justifyContent: 'center',
-  },
-  over: { textDecorationLine: 'line-through' },
 });
