@@ -10,6 +10,14 @@ import { groupedTodos } from '@/core/todos/todoGroups';
 import { placeTodos } from '@/core/todos/placeTodos';
 import { todoSpan } from '@/core/todos/todoSpan';
 import { worksOf } from '@/core/todos/worksOf';
+import { NO_FILTER } from '@/core/model/look';
+import { EntryIndex } from '@/core/schedule/entryIndex';
+import { Checked } from '@/core/tidy/checks/check';
+import type { CheckQuery } from '@/core/tidy/checks/finding';
+import { ofTodos } from '@/core/tidy/checks/todoChecks';
+import { tableLines } from '@/core/tidy/table/tableLines';
+import { inTableOrder } from '@/core/tidy/table/tableOrder';
+import type { TableQuery } from '@/core/tidy/table/tableQuery';
 import { Chance } from '../demo/random';
 
 const DAYS = 14;
@@ -65,4 +73,56 @@ export function measureTodos(
     });
     return placeTodos(works.slice(0, 30), { free, shortest: 30, withLate: false });
   });
+  for (const [what, some] of [
+    ['20,000 entries', entries],
+    ['20,000 entries and 5,000 to-dos', [...entries, ...todos]],
+  ] as const) {
+    const loaded = new EntryIndex();
+    measure(`an index of ${what}`, 3, () => loaded.load(some));
+    const query = tableQuery(today, zone);
+    measure(`the table of ${what}, by when they are`, 5, () =>
+      inTableOrder(tableLines(loaded, query, undefined), query),
+    );
+  }
+  const touched = new Map(todos.map((todo) => [todo.id, todo]));
+  const loaded = new EntryIndex();
+  loaded.load([...entries, ...todos]);
+  measure('all checks of 5,000 to-dos beside 20,000 entries', 5, () =>
+    ofTodos(new Checked(loaded, checkQuery(calendarId, today, zone)))(touched),
+  );
 }
+
+/** All entries of all time, as the table begins. */
+const tableQuery = (today: number, zone: string): TableQuery => ({
+  zone,
+  now: today * DAY,
+  workingPattern: standardWorkingPattern,
+  as: 'entries',
+  text: '',
+  filter: NO_FILTER,
+  withoutCancelled: false,
+  hiddenCalendarIds: [],
+  calendars: [],
+  sort: [{ column: 'start', descending: false }],
+  periods: [],
+  folded: [],
+  unfolded: [],
+});
+
+const checkQuery = (calendarId: string, today: number, zone: string): CheckQuery => ({
+  zone,
+  now: today * DAY,
+  workingPattern: standardWorkingPattern,
+  calendars: [
+    {
+      id: calendarId,
+      name: calendarId,
+      mark: 'DW',
+      colour: 'pine',
+      isClosed: false,
+      isFeed: false,
+      reminds: false,
+    },
+  ],
+  fine: [],
+});

@@ -5,7 +5,7 @@ import type { EntryIndex } from '../schedule/entryIndex';
 import type { OccurrenceFilter } from '../schedule/occurrenceIndex';
 import { isOver } from '../todos/currentTodo';
 import { DAY, HOUR } from '../time/civil';
-import { remindedSpan, remindersOf, reminderTimes } from './dueTimes';
+import { type RemindedSpan, remindedSpan, remindersOf, reminderTimes } from './dueTimes';
 import type { ReminderIndex } from './reminderIndex';
 
 /** A reminder at the instant when it is due. */
@@ -17,6 +17,8 @@ export interface DueReminder {
   readonly occurrence: Occurrence;
   /** When one leaves for it, where there is a way. */
   readonly leave?: number;
+  /** Of a to-do that is due: the day, as a day number, and the wall time where it is a moment. */
+  readonly todoDue?: { readonly day: number; readonly wall?: number };
   /** What it says, where that is not the title. */
   readonly description?: string;
 }
@@ -31,14 +33,9 @@ export interface Reminded {
 const HORIZONS = [HOUR, DAY, 8 * DAY, 40 * DAY, 400 * DAY, 1800 * DAY];
 
 /** The key of a due reminder. One at a fixed instant comes once for a series, whatever was changed in it. */
-const keyOf = (
-  { key, entryId }: Pick<Occurrence, 'key' | 'entryId'>,
-  entry: Entry,
-  reminder: Reminder,
-  due: number,
-): string => {
+const keyOf = ({ key }: Pick<Occurrence, 'key'>, entry: Entry, reminder: Reminder, due: number): string => {
   const isFixed = reminder.trigger.kind === 'fixed';
-  return `${isFixed ? (entry.seriesId ?? entryId) : key}#${due}#${reminder.by}`;
+  return `${isFixed ? (entry.seriesId ?? entry.id) : key}#${due}#${reminder.by}`;
 };
 
 function dueOf(
@@ -46,7 +43,7 @@ function dueOf(
   entry: Entry,
   reminder: Reminder,
   due: number,
-  leave: number,
+  { leave, day }: RemindedSpan,
 ): DueReminder {
   return {
     key: keyOf(occurrence, entry, reminder, due),
@@ -54,6 +51,9 @@ function dueOf(
     by: reminder.by,
     occurrence,
     ...(leave === occurrence.start ? {} : { leave }),
+    ...(isTodo(entry) && !entry.isNeverDue
+      ? { todoDue: { day, ...(occurrence.allDay ? {} : { wall: occurrence.endWall }) } }
+      : {}),
     ...(reminder.description === undefined ? {} : { description: reminder.description }),
   };
 }
@@ -83,7 +83,7 @@ export function dueReminders(
       if ((reminder.trigger.kind === 'fixed') !== isFixed || (ways && !ways.has(reminder.by))) continue;
       for (const due of reminderTimes(reminder, span, viewZone)) {
         if (due <= from || due > to) continue;
-        const one = dueOf(occurrence, entry, reminder, due, span.leave);
+        const one = dueOf(occurrence, entry, reminder, due, span);
         if (!found.has(one.key)) found.set(one.key, one);
       }
     }

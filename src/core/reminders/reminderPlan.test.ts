@@ -95,3 +95,32 @@ test('whatever is changed meanwhile, the next due reminder is the one that a fre
     { numRuns: 300 },
   );
 });
+
+test('a reminder at a moment goes with its series, though a changed occurrence told of it', () => {
+  const reminded = remindedOf();
+  const plan = new ReminderPlan(reminded, FENNICK, FILTER, WAYS);
+  const put = (one: CalendarEvent) => {
+    reminded.index.put(one);
+    reminded.reminders.put(one);
+    plan.touch(one);
+  };
+  const at = Date.parse('2027-03-28T12:00Z');
+  const fixed = [{ trigger: { kind: 'fixed', at }, by: 'notice' }] as const;
+  const times = { start: zoned('2027-03-26T10:00'), end: zoned('2027-03-26T11:00') };
+  const changed = zoned('2027-03-28T10:00');
+  put(series('FREQ=DAILY;COUNT=6', { id: 'a', ...times, reminders: [...fixed] }));
+  put(
+    event({
+      id: 'a-changed',
+      seriesId: 'a',
+      recurrenceId: changed,
+      start: zoned('2027-03-28T12:30'),
+      end: zoned('2027-03-28T13:30'),
+      reminders: [],
+    }),
+  );
+  const now = Date.parse('2027-03-28T11:00Z');
+  expect(plan.next(now)).toBe(at);
+  put(event({ id: 'a', ...times, reminders: [] }));
+  expect(plan.next(now)).toBeUndefined();
+});

@@ -53,12 +53,18 @@ export class ReminderPlan {
   /** Looks again at what has changed. */
   private renew({ from, to }: { from: number; to: number }): void {
     if (this.stale.size === 0) return;
-    const { reminded, viewZone, filter, ways, stale } = this;
-    const others = this.list.filter(({ occurrence }) => !stale.has(occurrence.entryId));
+    const { reminded, viewZone, filter, ways } = this;
+    // What hangs on a series is looked at with it.
+    const stale = new Set(this.stale);
+    for (const id of this.stale) for (const changed of reminded.index.changesOf(id)) stale.add(changed);
+    // One at a fixed instant is told by any occurrence of its series, and known by the series.
+    const others = this.list.filter(
+      ({ key, occurrence }) => !stale.has(occurrence.entryId) && !stale.has(key.split('#')[0]!),
+    );
     const known = new Set(others.map(({ key }) => key));
     const anew = dueReminders(reminded, from, to, viewZone, filter, ways, stale);
     this.list = [...others, ...anew.filter(({ key }) => !known.has(key))].sort((a, b) => a.due - b.due);
-    stale.clear();
+    this.stale.clear();
   }
 }
 

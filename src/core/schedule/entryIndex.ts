@@ -72,6 +72,12 @@ export class EntryIndex {
     yield* this.undated.values();
   }
 
+  /** The ids of the occurrences of a series that are kept by themselves. */
+  *changesOf(seriesId: string): Generator<string> {
+    yield* this.events.changesOf(seriesId);
+    yield* this.todos.changesOf(seriesId);
+  }
+
   /** A series and its changed occurrences as one, by its id; anything else by its own. */
   rootOf(entry: Entry): Entry {
     return (entry.seriesId !== undefined ? this.get(entry.seriesId) : undefined) ?? entry;

@@ -19,13 +19,18 @@ export interface MessageText {
 const LONGEST_TEXT = 300;
 
 /** A reminder as a message. */
-export function reminderMessage({ occurrence, leave, description }: DueReminder, zone: string): MessageText {
+export function reminderMessage(
+  { occurrence, leave, todoDue, description }: DueReminder,
+  zone: string,
+): MessageText {
   const { title, startWall, endWall, allDay, location } = occurrence;
   const name = title || words.entry.noTitle;
-  const when = messageWords.when(
-    dayText(Math.floor(startWall / DAY)),
-    allDay ? '' : timeRangeText(startWall, endWall),
-  );
+  const when = todoDue
+    ? messageWords.due(dayText(todoDue.day), todoDue.wall === undefined ? '' : timeText(todoDue.wall))
+    : messageWords.when(
+        dayText(Math.floor(startWall / DAY)),
+        allDay ? '' : timeRangeText(startWall, endWall),
+      );
   const lines = [
     description ?? name,
     when,

@@ -4,6 +4,7 @@ import { plural } from './plural';
 export const messageWords = {
   subject: (title: string, when: string) => `${title}: ${when}`,
   when: (day: string, time: string) => (time ? `${day}, ${time}` : day),
+  due: (day: string, time: string) => `due ${time ? `${day}, ${time}` : day}`,
   leave: (time: string) => `Leave ${time}.`,
   runDown: {
     subject: (day: string) => `Your day: ${day}`,
