@@ -54,7 +54,7 @@ test('in the editor two presses set a reminder, any other is said in full, and w
   page,
 }) => {
   await openPlan(page, NOW);
-  const editor = await editorOf(page, 'Lamp order 14:00');
+  const editor = await editorOf(page, 'Lamp order 13:00');
   await press(editor.getByRole('button', { name: 'Add a reminder' }));
   // What is offered wraps within the editor.
   const choice = await boxOf(editor.getByRole('button', { name: 'Another time…' }));

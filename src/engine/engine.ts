@@ -344,11 +344,7 @@ export class Engine {
   }
 
   /** The next and the last entries with somebody, or in a room. */
-  entriesWith(
-    who: Subject,
-    query: RemindersQuery,
-    now: number,
-  ): EntriesWith {
+  entriesWith(who: Subject, query: RemindersQuery, now: number): EntriesWith {
     return entriesWith(this.index, who, now, query.zone, filterOf(query));
   }
 

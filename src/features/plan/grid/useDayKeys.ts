@@ -14,10 +14,11 @@ export function useDayKeys(
   onSelectDay: (day: number) => void,
   onEnter: (day: number, isShifted: boolean) => void,
 ): (event: KeyboardEvent) => boolean {
-  const follows = useRef(false);
+  /** The day that the focus is to go along to: something else may be drawn before it is the selected one. */
+  const follows = useRef<number>(undefined);
   useEffect(() => {
-    if (!follows.current) return;
-    follows.current = false;
+    if (follows.current !== selectedDay) return;
+    follows.current = undefined;
     frame.current?.querySelector<HTMLElement>(`[data-day="${selectedDay}"]`)?.focus();
   });
   return (event) => {
@@ -26,7 +27,7 @@ export function useDayKeys(
     const to = next(Number(day), event.key);
     if (event.key === 'Enter') onEnter(Number(day), event.shiftKey);
     else if (to !== undefined) {
-      follows.current = true;
+      follows.current = to;
       onSelectDay(to);
     } else return false;
     event.preventDefault();
