@@ -9,6 +9,9 @@ test('known places are offered while one is typed, and taken by a press', async 
   await expect(editor.getByTestId('known-places')).toHaveCount(0);
   await place.fill('chart');
   const offered = editor.getByTestId('known-places');
+  await expect(offered).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).include('[data-testid="editor"]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
   await press(offered.getByRole('button', { name: /^Chart room, in \d+ entries$/ }));
   await expect(place).toHaveValue('Chart room');
   await expect(offered).toHaveCount(0);

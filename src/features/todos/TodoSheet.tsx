@@ -41,6 +41,11 @@ export function TodoSheet({ todoKey, onClose }: { todoKey: string; onClose: () =
       newId: () => todoKey,
     }),
   );
+  // One that is gone, with a draft of it from before a reload, leaves nothing open.
+  const isGone = fields === undefined;
+  useEffect(() => {
+    if (isGone) onClose();
+  }, [isGone, onClose]);
   return fields ? <TodoFormSheet todoKey={todoKey} before={fields} onClose={onClose} /> : null;
 }
 

@@ -103,3 +103,17 @@ test('what can’t be read is no draft, and nothing fails', async () => {
   expect(page.restored).not.toHaveBeenCalled();
   expect(localStorage.getItem('orderly-week/draft/broken')).toBeNull();
 });
+
+test('what is half-typed into the form of a to-do is there again; one that was only opened is not', async () => {
+  const page = await openPage();
+  page.workspace.openTodo('rope');
+  page.workspace.keepTodo({ notes: 'the thick one' });
+  closePages();
+  const again = await openPage({ isReload: true });
+  expect(again.state().todo).toEqual({ key: 'rope', as: 'form', typed: { notes: 'the thick one' } });
+  expect(again.restored).toHaveBeenCalledTimes(1);
+  again.workspace.keepTodo({});
+  closePages();
+  const third = await openPage({ isReload: true });
+  expect(third.state().todo).toBeNull();
+});
