@@ -222,8 +222,8 @@ const classes = pageClasses('agendapart', {
     fontFamily: `${fontFamilies.title}, ${fontFamilies.fallback}`,
     fontSize: fontSizes.large + 1,
     fontWeight: 600,
-    // Figures of one width take the room of the spaces beside them in this type.
-    fontVariantNumeric: 'normal',
+    // This type draws a figure close to the word beside it.
+    wordSpacing: '0.12em',
     border: 0,
     borderRadius: corner,
     padding: `${space(1)}px ${space(2)}px`,
