@@ -1,5 +1,5 @@
 import type { Patch } from '@/core/change/patch';
-import type { CalendarEvent, Entry } from '@/core/model/entry';
+import { type CalendarEvent, type Entry, isTodo } from '@/core/model/entry';
 import type { EntryFilter } from '@/core/model/look';
 import type { WorkingPattern } from '@/core/model/settings';
 import { EntrySearch, type SearchAnswer, type SearchRequest } from '@/core/search/entrySearch';
@@ -67,6 +67,12 @@ export interface DaysAnswer {
 export interface TroubledEntry {
   readonly entryId: string;
   readonly reason: Trouble;
+}
+
+/** The ids of the to-dos that a search line finds, and what of it is not understood. */
+export interface FoundTodos {
+  readonly ids: readonly string[];
+  readonly problems: readonly string[];
 }
 
 /** Two entries that look like one, by their ids. */
@@ -247,10 +253,18 @@ export class Engine {
     return this.search.find(request);
   }
 
-  /** The ids of all entries that a search line finds; undefined where it asks for nothing. */
-  async foundIds(request: SearchRequest): Promise<readonly string[] | undefined> {
-    const { ids } = await this.search.idsOf(request);
-    return ids && [...ids];
+  /** The ids of the to-dos that a search line finds; with days in it, of those that are to be done on them. */
+  async foundTodos(request: SearchRequest): Promise<FoundTodos> {
+    const { ids, days, problems } = await this.search.idsOf(request);
+    const { zone, now, workingPattern } = request;
+    const window = days && dayWindow(days.first, days.end, zone);
+    const found = [...this.entries.all()].filter(
+      (entry) =>
+        isTodo(entry) &&
+        (!ids || ids.has(entry.id)) &&
+        (!window || this.entries.representative(entry.id, now, zone, { workingPattern }, window)),
+    );
+    return { ids: found.map(({ id }) => id), problems };
   }
 
   /** Makes searching ready. */

@@ -26,7 +26,7 @@ export { useNow, useNowWall } from './react/useNow';
 export { type TodosNow, useDueByDay, useTodoItems } from './react/useTodoItems';
 export { useForecasts } from './react/useForecasts';
 export { type DayWeather, useWeather } from './react/useWeather';
-export { useFoundIds, useSearch } from './react/useSearch';
+export { useFoundTodos, useSearch } from './react/useSearch';
 export { readRecordText, type SetAside } from './aside';
 export { useAside, useStoragePersists, useTroubled } from './react/useAside';
 export { hasPageStorage } from './pageStorage';

@@ -56,3 +56,20 @@ test('the scale is as long as it says, at the place itself', () => {
   expect(scale.pixels / scale.kilometres).toBeCloseTo(pixelsAKilometre, 1);
   expect(scale.pixels).toBeLessThanOrEqual(0.3 * SIZE.width);
 });
+
+test('of places that lie close together the first is named, and all have their point', () => {
+  const near = (name: string, latitude: number) => ({ name, coordinates: { latitude, longitude: -9 } });
+  const { others } = placeMap(
+    outlines,
+    shed,
+    [near('Skerry', 40.3), near('Gull Point', 40.31), near('Tern Rock', 38.5), near('Chart room', 39.4)],
+    SIZE,
+  );
+  expect(others.map(({ name, isNamed }) => [name, isNamed])).toEqual([
+    ['Skerry', true],
+    ['Gull Point', false],
+    ['Tern Rock', true],
+    // It would lie over the name of the place itself.
+    ['Chart room', false],
+  ]);
+});

@@ -11,16 +11,48 @@ const HALF_HEIGHT = 1.6;
 const SCALES = [1, 2, 5, 10, 20, 50, 100, 200] as const;
 const SCALE_SHARE = 0.3;
 const KILOMETRES_A_DEGREE = 111.2;
+/** The room that the name of the place itself keeps to its right, in pixels. */
+const NAME_OF_PLACE = 140;
 
 /** A map as it is drawn, in pixels from its upper left corner. */
 export interface PlaceMap {
   /** The path of all land within it (SVG path data); empty at sea. */
   readonly land: string;
   readonly place: { readonly x: number; readonly y: number };
-  /** Other places within it, by their names. */
-  readonly others: readonly { readonly name: string; readonly x: number; readonly y: number }[];
+  /** Other places within it, those first that were given first: named where the name lies over no other. */
+  readonly others: readonly {
+    readonly name: string;
+    readonly x: number;
+    readonly y: number;
+    readonly isNamed: boolean;
+  }[];
   /** How long so many kilometres are on it. */
   readonly scale: { readonly kilometres: number; readonly pixels: number };
+}
+
+/** What a name beside a point takes, about: the width of a letter, and the height of a line. */
+const LETTER = 7;
+const LINE = 16;
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Which of some points have room for their names: what was named before, and the place itself, keep theirs. */
+function named<Named extends Point & { readonly name: string }>(place: Point, points: readonly Named[]) {
+  const taken = [{ ...place, reach: NAME_OF_PLACE }];
+  return points.map((point) => {
+    const reach = point.name.length * LETTER;
+    const isNamed = taken.every(
+      (other) =>
+        Math.abs(other.y - point.y) >= LINE ||
+        other.x + other.reach <= point.x - LETTER ||
+        point.x + reach <= other.x - LETTER,
+    );
+    if (isNamed) taken.push({ x: point.x, y: point.y, reach });
+    return { ...point, isNamed };
+  });
 }
 
 /** The box that the rings of a polygon lie in, by its outer ring. */
@@ -79,7 +111,10 @@ export function placeMap(
   return {
     land: geoPath(projection).digits(1)({ type: 'MultiPolygon', coordinates: near }) ?? '',
     place: at(place),
-    others: others.map(({ name, coordinates }) => ({ name, ...at(coordinates) })).filter(isOn),
+    others: named(
+      at(place),
+      others.map(({ name, coordinates }) => ({ name, ...at(coordinates) })).filter(isOn),
+    ),
     scale: { kilometres, pixels: Math.round(kilometres * pixelsAKilometre * 10) / 10 },
   };
 }

@@ -11,8 +11,8 @@ import { civilDate, DAY, dayNumber, MINUTE, parseDate } from '../time/civil';
 import { instantToWall } from '../time/zones';
 import { isOver } from '../todos/currentTodo';
 import { dueOf } from '../todos/todoSpan';
-import { instantOf } from '../time/eventTime';
-import { type IsWord, isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
+import { isWhat } from './isWhat';
+import { isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
 
 /** Where words are looked for. */
 export const SEARCH_FIELDS = ['title', 'place', 'notes', 'people', 'categories', 'attachments'] as const;
@@ -292,7 +292,7 @@ export class EntrySearch {
     );
     return (entry) => {
       if (wanted.length > 0 && !calendarIds.has(entry.calendarId)) return false;
-      if (!query.is.every((word) => IS[word](entry, request))) return false;
+      if (!query.is.every((word) => isWhat(word, entry, request))) return false;
       if (query.has.includes('attachment') && attachmentNamesOf(entry).length === 0) return false;
       if (query.has.includes('people') && attendeesOf(entry).length === 0) return false;
       if (phrases.length + without.length === 0) return true;
@@ -355,26 +355,6 @@ export class EntrySearch {
     return found;
   }
 }
-
-const isSeries = ({ recurrence, seriesId }: Entry): boolean => !!recurrence || seriesId !== undefined;
-const isOpenTodo = (entry: Entry): boolean => isTodo(entry) && !isOver(entry);
-
-/** Whether an entry is what is asked for by each word. */
-const IS: Readonly<Record<IsWord, (entry: Entry, request: SearchRequest) => boolean>> = {
-  series: isSeries,
-  single: (entry) => !isSeries(entry),
-  event: ({ kind }) => kind === 'event',
-  todo: isTodo,
-  open: isOpenTodo,
-  done: (entry) => isTodo(entry) && isOver(entry),
-  // Of a series each date is due by itself.
-  overdue: (entry, { zone, now }) =>
-    isOpenTodo(entry) &&
-    !entry.recurrence &&
-    isDated(entry) &&
-    dueOf(entry) !== undefined &&
-    instantOf(entry.end, zone) <= now,
-};
 
 /** Whether an entry that is on no day is asked for: no days are named. */
 const isAnytime = (entry: Entry, { from, end, times }: SearchQuery): boolean =>

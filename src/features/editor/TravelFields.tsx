@@ -1,10 +1,11 @@
 import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { DAY, MINUTE } from '@/core/time/civil';
+import { MINUTE } from '@/core/time/civil';
 import type { EventTime } from '@/core/model/eventTime';
-import { instantOf, wallOf, zoneOf } from '@/core/time/eventTime';
+import { instantOf, zoneOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { TravelProposals } from '@/features/places';
+import { useSettings } from '@/store';
 import { timeText } from '@/ui/dates';
 import { AppText } from '@/ui/primitives/AppText';
 import { TextField } from '@/ui/primitives/TextField';
@@ -30,6 +31,7 @@ export function TravelFields({
   /** The entry that is written, where it is kept already. */
   entryId: string | undefined;
 }) {
+  const { homeZone } = useSettings();
   const form = useWatch({ control }) as EventForm;
   const times = form.allDay ? undefined : timesOf(form);
   const [there, back] = [Number(form.there) || 0, Number(form.back) || 0];
@@ -67,8 +69,7 @@ export function TravelFields({
       {times && there + back === 0 && form.location.trim() !== '' ? (
         <TravelProposals
           place={form.location}
-          day={Math.floor(wallOf(times.start) / DAY)}
-          wall={wallOf(times.start)}
+          at={instantOf(times.start, homeZone)}
           entryId={entryId}
           onTake={(minutesThere, minutesBack) => {
             setValue('there', String(minutesThere), { shouldDirty: true });

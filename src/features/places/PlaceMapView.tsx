@@ -74,18 +74,20 @@ export function PlaceMapView({
             {map.others.map((other) => (
               <Circle key={other.name} cx={other.x} cy={other.y} r={3} fill={colours.quietInk} />
             ))}
-            {map.others.map((other) => (
-              <SvgText
-                key={other.name}
-                {...text}
-                {...nameAt(other.x)}
-                fill={colours.quietInk}
-                x={other.x}
-                y={other.y + 4}
-              >
-                {other.name}
-              </SvgText>
-            ))}
+            {map.others
+              .filter(({ isNamed }) => isNamed)
+              .map((other) => (
+                <SvgText
+                  key={other.name}
+                  {...text}
+                  {...nameAt(other.x)}
+                  fill={colours.quietInk}
+                  x={other.x}
+                  y={other.y + 4}
+                >
+                  {other.name}
+                </SvgText>
+              ))}
             <Circle
               cx={map.place.x}
               cy={map.place.y}

@@ -1,6 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { ROAD_SPEED, travelProposals } from '@/core/places/travelMinutes';
-import { useDays, useSnapshot } from '@/store';
+import { DAY } from '@/core/time/civil';
+import { instantToWall } from '@/core/time/zones';
+import { useDays, useSettings, useSnapshot } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { space } from '@/ui/theme/tokens';
@@ -10,17 +12,18 @@ const said = placeWords.travel;
 
 interface TravelProposalsProps {
   place: string;
-  /** When one has to be there: a day number, and a wall time of that day's viewer. */
-  day: number;
-  wall: number;
+  /** When one has to be there: an instant. */
+  at: number;
   /** The entry that is written. */
   entryId: string | undefined;
   onTake: (there: number, back: number) => void;
 }
 
 /** Ways to a place that are known or can be guessed, each with what it is known from. Nothing where nothing is. */
-export function TravelProposals({ place, day, wall, entryId, onTake }: TravelProposalsProps) {
+export function TravelProposals({ place, at, entryId, onTake }: TravelProposalsProps) {
   const entries = useSnapshot(({ state }) => state.entries);
+  const { homeZone } = useSettings();
+  const day = Math.floor(instantToWall(homeZone, at) / DAY);
   const { answer } = useDays(day, day + 1);
   const before = (answer?.occurrences ?? [])
     .filter(
@@ -28,9 +31,9 @@ export function TravelProposals({ place, day, wall, entryId, onTake }: TravelPro
         !occurrence.allDay &&
         occurrence.location !== '' &&
         occurrence.entryId !== entryId &&
-        occurrence.endWall <= wall,
+        occurrence.end <= at,
     )
-    .sort((a, b) => b.endWall - a.endWall)[0];
+    .sort((a, b) => b.end - a.end)[0];
   const proposals = travelProposals(entries, place, before?.location);
   if (proposals.length === 0) return null;
   return (

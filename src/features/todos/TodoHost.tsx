@@ -1,7 +1,6 @@
-import { todoItems, todosOf } from '@/core/todos/currentTodo';
-import { DAY } from '@/core/time/civil';
+import { useEffect } from 'react';
 import { useWorkspace, workspace } from '@/features/workspace';
-import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { useTodoItems } from '@/store';
 import { GiveTimeSheet } from './place/GiveTimeSheet';
 import { TodoSheet } from './TodoSheet';
 
@@ -17,9 +16,10 @@ export function TodoHost() {
 }
 
 function TimeOf({ todoKey }: { todoKey: string }) {
-  const { homeZone } = useSettings();
-  const todos = useSnapshot(({ state }) => todosOf(state));
-  const today = Math.floor(useNowWall(homeZone) / DAY);
-  const item = todoItems(todos, today, homeZone).find(({ key }) => key === todoKey);
+  const item = useTodoItems().items.find(({ key }) => key === todoKey);
+  const isGone = item === undefined;
+  useEffect(() => {
+    if (isGone) workspace.closeTodo();
+  }, [isGone]);
   return item ? <GiveTimeSheet item={item} onClose={workspace.closeTodo} /> : null;
 }

@@ -2,13 +2,12 @@ import { StyleSheet, View } from 'react-native';
 import { entryAt, targetOfKey } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import { isDated, isTodo } from '@/core/model/entry';
-import { DAY } from '@/core/time/civil';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import { groupOfTodo } from '@/core/todos/todoGroups';
 import { dueOf } from '@/core/todos/todoSpan';
 import { plannedMinutes } from '@/core/todos/todoTies';
 import { useCommands, workspace } from '@/features/workspace';
-import { useNowWall, useSettings, useSnapshot } from '@/store';
+import { useSettings, useSnapshot, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -25,7 +24,7 @@ const said = todoWords.panel;
 /** The selected to-do on the desk: what it says, and what can be done with it. */
 export function TodoPanel({ todoKey }: { todoKey: string }) {
   const { homeZone } = useSettings();
-  const nowWall = useNowWall(homeZone);
+  const { items, nowWall, today, weekEnd } = useTodoItems();
   const state = useSnapshot((snapshot) => snapshot.state);
   const commands = useCommands();
   const found = entryAt(state, targetOfKey(todoKey), { ...commands.context(), newId: () => todoKey });
@@ -35,8 +34,10 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
     todo: found,
     ...(isDated(found) ? { start: found.start, due: dueOf(found) } : {}),
   };
-  const today = Math.floor(nowWall / DAY);
-  const group = groupOfTodo(item, nowWall, today + 7, homeZone);
+  // Of a series as a whole, what is done or given a time is the date that is at hand.
+  const listed = items.find(({ key, todo }) => (found.recurrence ? todo.id === found.id : key === todoKey));
+  const doneKey = listed?.key ?? (found.recurrence ? undefined : todoKey);
+  const group = groupOfTodo(item, nowWall, weekEnd, homeZone);
   const calendar = state.calendars.get(found.calendarId);
   const planned = plannedMinutes(state, item, homeZone);
   const lines = [dueText(item, group, homeZone, today), ...detailsOf(item, group, homeZone, planned)];
@@ -76,12 +77,14 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
         ) : (
           <>
             <Button kind="primary" label={said.edit} onPress={() => workspace.openTodo(todoKey)} />
-            <Button
-              label={isOver(found) ? said.reopen : said.done}
-              onPress={() => commands.setDone(todoKey, !isOver(found))}
-            />
-            {isOver(found) ? null : (
-              <Button label={said.time} onPress={() => workspace.openTodo(todoKey, 'time')} />
+            {doneKey === undefined ? null : (
+              <Button
+                label={isOver(found) ? said.reopen : said.done}
+                onPress={() => commands.setDone(doneKey, !isOver(found))}
+              />
+            )}
+            {!listed || isOver(found) ? null : (
+              <Button label={said.time} onPress={() => workspace.openTodo(listed.key, 'time')} />
             )}
             <Button label={words.actions.bin} onPress={() => void commands.bin([todoKey])} />
           </>

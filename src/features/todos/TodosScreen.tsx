@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isOver, type TodoItem } from '@/core/todos/currentTodo';
 import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';
-import { useFoundIds, useSettings, useTodoItems } from '@/store';
+import { useFoundTodos, useSettings, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
@@ -11,6 +11,7 @@ import { SelectField } from '@/ui/primitives/PlatformField';
 import { TextField } from '@/ui/primitives/TextField';
 import { useTheme } from '@/ui/theme/theme';
 import { corner, hairline, space, WIDE } from '@/ui/theme/tokens';
+import { words } from '@/ui/words';
 import { todoWords as said } from '@/ui/words/todos';
 import { PlaceTodosSheet } from './place/PlaceTodosSheet';
 import { giveTodoTime, openTodo } from './openTodo';
@@ -31,13 +32,13 @@ export function TodosScreen() {
   const { look, show } = useTodosAddress();
   const router = useRouter();
   const [find, setFind] = useState(look.find);
-  const found = useFoundIds(find, homeZone);
+  const found = useFoundTodos(find, homeZone);
   const asTable = () =>
     router.push({ pathname: '/tidy', params: { kind: 'todo', span: 'all', ...(find ? { find } : {}) } });
   const [isPlacing, setPlacing] = useState(false);
   const groups = useMemo(() => {
     const shown = items.filter(
-      ({ todo }) => (look.withOver || !isOver(todo)) && (!found || found.has(todo.id)),
+      ({ todo }) => (look.withOver || !isOver(todo)) && (!found || found.ids.has(todo.id)),
     );
     return groupedTodos(shown, look.order, nowWall, weekEnd, homeZone);
   }, [items, found, look.withOver, look.order, nowWall, weekEnd, homeZone]);
@@ -82,6 +83,11 @@ export function TodosScreen() {
           <Button label={said.place.action} icon="clock-plus-outline" onPress={() => setPlacing(true)} />
           <Button label={said.asTable} icon="checkbox-marked-outline" onPress={asTable} />
         </View>
+        {found && found.problems.length > 0 ? (
+          <AppText tone="accent" role="status">
+            {found.problems.map(words.search.problem).join(' ')}
+          </AppText>
+        ) : null}
         {groups.length === 0 ? (
           <AppText tone="quiet" role="status">
             {nothing}

@@ -24,7 +24,7 @@ export const ABOUT = {
   troubled: ['entries'],
   categories: ['entries'],
   find: ['entries', 'ownNotes'],
-  foundIds: ['entries', 'ownNotes'],
+  foundTodos: ['entries', 'ownNotes'],
   tableRows: ['entries', 'ownNotes'],
   selectionSums: ['entries', 'ownNotes'],
   findings: ['entries'],

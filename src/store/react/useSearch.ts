@@ -18,12 +18,18 @@ function useSearchRequest(text: string, zone: string): Omit<SearchRequest, 'limi
   };
 }
 
-/** The ids of all entries that a search line finds; undefined where it asks for nothing, or while it is looked for. */
-export function useFoundIds(text: string, zone: string): ReadonlySet<string> | undefined {
+/** The ids of the to-dos that a search line finds, and what of it is not understood; undefined where it asks for nothing, or while it is looked for. */
+export function useFoundTodos(
+  text: string,
+  zone: string,
+): { readonly ids: ReadonlySet<string>; readonly problems: readonly string[] } | undefined {
   const request = useSearchRequest(text, zone);
   const isAsked = text.trim() !== '';
-  const { data } = useEngineAnswer(['foundIds', { ...request, limit: 0 }], { enabled: isAsked });
-  return useMemo(() => (isAsked && data ? new Set(data) : undefined), [isAsked, data]);
+  const { data } = useEngineAnswer(['foundTodos', { ...request, limit: 0 }], { enabled: isAsked });
+  return useMemo(
+    () => (isAsked && data ? { ids: new Set(data.ids), problems: data.problems } : undefined),
+    [isAsked, data],
+  );
 }
 
 /**

@@ -8,7 +8,6 @@ import { wallOf, zoneOf } from '../../time/eventTime';
 import { toBin } from '../binChanges';
 import { binEntries, binLater } from '../binEntries';
 import { copyToCalendar, single } from '../copyEntries';
-import { isWholeSeries } from '../editEach';
 import { isRefused } from '../eventFields';
 import { overridesOf } from '../overrides';
 import { remove } from '../patch';
@@ -45,7 +44,6 @@ export function doneStep(work: UnitOfWork, target: Target, { isDone }: StepOf<'d
   const entry = state.entries.get(target.entryId);
   if (!entry) return 'entry-missing';
   if (!isTodo(entry)) return 'no-todo';
-  if (isWholeSeries(state, target)) return 'done-by-date';
   const shown = entryAt(state, target, context);
   if (shown && isTodo(shown) && isOver(shown) === isDone) return [target];
   const done = setDone(state, target, isDone, context);

@@ -226,3 +226,14 @@ describe('a series of to-dos is edited in three scopes', () => {
     expect(changeEntry(state, target, undated, 'this', context())).toEqual({ refused: 'no-date' });
   });
 });
+
+test('a series as a whole is not done: each of its dates is', () => {
+  const weekly = todo({
+    id: 'weekly',
+    ...todoSpan(date('2027-03-12'), undefined),
+    recurrence: { rules: ['FREQ=WEEKLY'], dates: [], exceptionDates: [] },
+  });
+  expect(setDone(stateWith(weekly), { entryId: 'weekly' }, true, context())).toEqual({
+    refused: 'done-by-date',
+  });
+});

@@ -7,6 +7,7 @@ import { civilDate, dateString, DAY, dayNumber, daysInMonth } from '../../time/c
 import { atWall, wallOf } from '../../time/eventTime';
 import { instantToWall } from '../../time/zones';
 import type { Edit } from '../edits';
+import { isWholeSeries } from '../editEach';
 import { changeEntry, todoFieldsSeenAt } from '../entryChanges';
 import { type ChangeResult, isRefused, withFields } from '../eventFields';
 import { type ChangeContext, makePatch, put, type SummaryKind } from '../patch';
@@ -87,10 +88,11 @@ export function nextAfter(todo: Todo, context: ChangeContext): Todo | undefined 
 }
 
 /**
- * Sets a to-do, or one date of a series of them, done or open again. One that is to be done again after it was done has a
+ * Sets a to-do, or one date of a series of them, done or open again: a series as a whole is not. One that is to be done again after it was done has a
  * new one beside it.
  */
 export function setDone(state: State, target: Target, isDone: boolean, context: ChangeContext): ChangeResult {
+  if (isWholeSeries(state, target)) return { refused: 'done-by-date' };
   let shown: Todo | undefined;
   const edited = editTarget(
     state,

@@ -227,31 +227,38 @@ function readRule(text: string, report: Report): string[] {
     });
 }
 
-function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent {
-  const { start, end } = readTimes(cell, options, report);
+/** How an entry repeats, or which date of a series it is. */
+function readRecurrence(
+  cell: Cell,
+  start: EventTime,
+  report: Report,
+): Pick<Entry, 'recurrence' | 'recurrenceId'> {
+  const [recurrenceId] = timesOf(cell('occurrence'), start, report);
+  if (recurrenceId) return { recurrenceId };
   const rules = readRule(cell('repeats'), report);
   const dates = timesOf(cell('further'), start, report);
-  const recurrenceId = timesOf(cell('occurrence'), start, report)[0];
-  const repeats = rules.length + dates.length > 0 && !recurrenceId;
-  const id = options.newId();
+  if (rules.length + dates.length === 0) return {};
+  return { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } };
+}
+
+/** What an entry is known by, and that it is new. */
+const newRecord = (cell: Cell, { newId, now }: CsvOptions) => {
+  const id = newId();
+  return { id, uid: cell('uid') || uidOf(id), calendarId: '-', sequence: 0, created: now, modified: now };
+};
+
+function readRow(cell: Cell, options: CsvOptions, report: Report): CalendarEvent {
+  const { start, end } = readTimes(cell, options, report);
   const { title = '', ...fields } = readFields('event', cell, report);
   return {
     ...initialFields(),
     ...fields,
     title: title.slice(0, LONGEST_TITLE),
     kind: 'event',
-    id,
-    uid: cell('uid') || uidOf(id),
-    calendarId: '-',
+    ...newRecord(cell, options),
     start,
     end,
-    ...(repeats
-      ? { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } }
-      : {}),
-    ...(recurrenceId ? { recurrenceId } : {}),
-    sequence: 0,
-    created: options.now,
-    modified: options.now,
+    ...readRecurrence(cell, start, report),
   };
 }
 
@@ -275,12 +282,6 @@ function readTodoTimes(cell: Cell, options: CsvOptions, report: Report) {
 
 function readTodoRow(cell: Cell, options: CsvOptions, report: Report): Todo {
   const span = readTodoTimes(cell, options, report);
-  const { start } = span;
-  const rules = start ? readRule(cell('repeats'), report) : [];
-  const dates = start ? timesOf(cell('further'), start, report) : [];
-  const recurrenceId = start && timesOf(cell('occurrence'), start, report)[0];
-  const repeats = start && rules.length + dates.length > 0 && !recurrenceId;
-  const id = options.newId();
   const { title = '', ...fields } = readFields('todo', cell, report);
   return {
     ...(initialValues('todo') as Omit<TodoFields, 'calendarId'>),
@@ -288,16 +289,8 @@ function readTodoRow(cell: Cell, options: CsvOptions, report: Report): Todo {
     ...span,
     title: title.slice(0, LONGEST_TITLE),
     kind: 'todo',
-    id,
-    uid: cell('uid') || uidOf(id),
-    calendarId: '-',
-    ...(repeats
-      ? { recurrence: { rules, dates, exceptionDates: timesOf(cell('leftOut'), start, report) } }
-      : {}),
-    ...(recurrenceId ? { recurrenceId } : {}),
-    sequence: 0,
-    created: options.now,
-    modified: options.now,
+    ...newRecord(cell, options),
+    ...(span.start ? readRecurrence(cell, span.start, report) : {}),
   };
 }
 
