@@ -15,6 +15,7 @@ import { atWall, wallOf } from '@/core/time/eventTime';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import type { DemoData } from '../demo/makeDemo';
 import { labelledDoubles, pairOf, scoreOf } from '../testing/labelledDoubles';
+import { wholeTable } from './wholeTable';
 
 /** Writes down how long something took. */
 type Note = (what: string, result: string) => void;
@@ -108,19 +109,8 @@ export async function measureTidy(
   const table = new EntryTable(index, new EntrySearch(index));
   const now = today * DAY;
   const query: TableQuery = {
-    zone,
-    now,
-    workingPattern: standardWorkingPattern,
-    as: 'entries',
-    text: '',
-    filter: NO_FILTER,
-    withoutCancelled: false,
-    hiddenCalendarIds: [],
+    ...wholeTable(today, zone),
     calendars: calendars.map(({ id, name, mark, feed }) => ({ id, name, mark, isFeed: feed !== undefined })),
-    sort: [{ column: 'start', descending: false }],
-    periods: [],
-    folded: [],
-    unfolded: [],
   };
   await timed(note, 'the table of all entries, its first rows', () => table.rows(query, 0, 120));
   for (const column of ['title', 'place', 'length'] as const)

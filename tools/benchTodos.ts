@@ -10,15 +10,14 @@ import { groupedTodos } from '@/core/todos/todoGroups';
 import { placeTodos } from '@/core/todos/placeTodos';
 import { todoSpan } from '@/core/todos/todoSpan';
 import { worksOf } from '@/core/todos/worksOf';
-import { NO_FILTER } from '@/core/model/look';
 import { EntryIndex } from '@/core/schedule/entryIndex';
 import { Checked } from '@/core/tidy/checks/check';
 import type { CheckQuery } from '@/core/tidy/checks/finding';
 import { ofTodos } from '@/core/tidy/checks/todoChecks';
 import { tableLines } from '@/core/tidy/table/tableLines';
 import { inTableOrder } from '@/core/tidy/table/tableOrder';
-import type { TableQuery } from '@/core/tidy/table/tableQuery';
 import { Chance } from '../demo/random';
+import { wholeTable } from './wholeTable';
 
 const DAYS = 14;
 
@@ -79,7 +78,7 @@ export function measureTodos(
   ] as const) {
     const loaded = new EntryIndex();
     measure(`an index of ${what}`, 3, () => loaded.load(some));
-    const query = tableQuery(today, zone);
+    const query = wholeTable(today, zone);
     measure(`the table of ${what}, by when they are`, 5, () =>
       inTableOrder(tableLines(loaded, query, undefined), query),
     );
@@ -91,23 +90,6 @@ export function measureTodos(
     ofTodos(new Checked(loaded, checkQuery(calendarId, today, zone)))(touched),
   );
 }
-
-/** All entries of all time, as the table begins. */
-const tableQuery = (today: number, zone: string): TableQuery => ({
-  zone,
-  now: today * DAY,
-  workingPattern: standardWorkingPattern,
-  as: 'entries',
-  text: '',
-  filter: NO_FILTER,
-  withoutCancelled: false,
-  hiddenCalendarIds: [],
-  calendars: [],
-  sort: [{ column: 'start', descending: false }],
-  periods: [],
-  folded: [],
-  unfolded: [],
-});
 
 const checkQuery = (calendarId: string, today: number, zone: string): CheckQuery => ({
   zone,

@@ -19,7 +19,7 @@ import { AppIcon } from '@/ui/icons/AppIcon';
 import type { IconName } from '@/ui/icons/paths';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
-import { Mark } from '@/ui/primitives/Mark';
+import { MarkedLine } from '@/ui/primitives/MarkedLine';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
@@ -60,7 +60,10 @@ export function EntryPanel({
       : undefined;
   return (
     <View style={styles.panel}>
-      <CalendarLine calendar={calendar} event={event} />
+      <MarkedLine
+        calendar={calendar}
+        text={[calendar?.name, ...chosenWords(event)].filter(Boolean).join(' · ')}
+      />
       <TitleText>{event.title || words.entry.noTitle}</TitleText>
       <When event={event} zone={homeZone} />
       {recurrence && series ? (
@@ -96,18 +99,6 @@ export function EntryPanel({
       <Suspense fallback={null}>
         <entryMore.Later occurrenceKey={occurrenceKey} target={target} event={event} />
       </Suspense>
-    </View>
-  );
-}
-
-/** The calendar of an entry, and what was chosen of it. */
-function CalendarLine({ calendar, event }: { calendar: Calendar | undefined; event: CalendarEvent }) {
-  return (
-    <View style={styles.calendar}>
-      <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-      <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
-        {[calendar?.name, ...chosenWords(event)].filter(Boolean).join(' · ')}
-      </AppText>
     </View>
   );
 }
@@ -307,13 +298,6 @@ function Line({ icon, label, children }: { icon: IconName; label: string; childr
 
 const styles = StyleSheet.create({
   panel: { gap: space(3) },
-  calendar: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space(2),
-    paddingRight: space(10),
-    minHeight: 28,
-  },
   shrink: { flexShrink: 1 },
   line: { flexDirection: 'row', gap: space(3) },
   icon: { width: 20, flexShrink: 0 },

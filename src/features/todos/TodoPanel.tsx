@@ -11,7 +11,7 @@ import { useSettings, useSnapshot, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
 import { Check } from '@/ui/primitives/Check';
-import { Mark } from '@/ui/primitives/Mark';
+import { MarkedLine } from '@/ui/primitives/MarkedLine';
 import { StickyActions } from '@/ui/primitives/StickyActions';
 import { remindersText } from '@/ui/reminderText';
 import { space } from '@/ui/theme/tokens';
@@ -45,12 +45,10 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
   const { parts = [], reminders = [], notes } = found;
   return (
     <View style={styles.panel} testID="todo-panel">
-      <View style={styles.calendar}>
-        <Mark mark={calendar?.mark ?? ''} colour={calendar?.colour ?? 'slate'} />
-        <AppText tone="quiet" numberOfLines={1} style={styles.shrink}>
-          {[calendar?.name, todoWords.status[found.status]].filter(Boolean).join(' · ')}
-        </AppText>
-      </View>
+      <MarkedLine
+        calendar={calendar}
+        text={[calendar?.name, todoWords.status[found.status]].filter(Boolean).join(' · ')}
+      />
       <TitleText style={isOver(found) ? styles.over : null}>{found.title || words.entry.noTitle}</TitleText>
       {lines.filter(Boolean).map((line) => (
         <AppText key={line} figures>
@@ -96,13 +94,5 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
 
 const styles = StyleSheet.create({
   panel: { gap: space(3) },
-  calendar: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space(2),
-    paddingRight: space(10),
-    minHeight: 28,
-  },
-  shrink: { flexShrink: 1 },
   over: { textDecorationLine: 'line-through' },
 });
