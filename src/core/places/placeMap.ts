@@ -39,17 +39,25 @@ interface Point {
   readonly y: number;
 }
 
-/** Which of some points have room for their names: what was named before, and the place itself, keep theirs. */
+/** Which of some points have room for their names: over no other point, nor over what was named before or the place's own name. */
 function named<Named extends Point & { readonly name: string }>(place: Point, points: readonly Named[]) {
   const taken = [{ ...place, reach: NAME_OF_PLACE }];
   return points.map((point) => {
     const reach = point.name.length * LETTER;
-    const isNamed = taken.every(
+    const isOverPoint = [place, ...points].some(
+      (other) =>
+        other !== point &&
+        Math.abs(other.y - point.y) < LINE / 2 &&
+        other.x > point.x &&
+        other.x < point.x + reach + LETTER,
+    );
+    const isFree = taken.every(
       (other) =>
         Math.abs(other.y - point.y) >= LINE ||
         other.x + other.reach <= point.x - LETTER ||
         point.x + reach <= other.x - LETTER,
     );
+    const isNamed = isFree && !isOverPoint;
     if (isNamed) taken.push({ x: point.x, y: point.y, reach });
     return { ...point, isNamed };
   });

@@ -96,16 +96,21 @@ export function PlaceMapView({
               stroke={colours.card}
               strokeWidth={2}
             />
-            <SvgText
-              {...text}
-              {...nameAt(map.place.x)}
-              fontWeight="700"
-              dx={10}
-              x={map.place.x}
-              y={map.place.y - 8}
-            >
-              {name}
-            </SvgText>
+            {/* Twice, first as wide as a rim: what lies under the name does not run into it. */}
+            {[{ stroke: colours.card, strokeWidth: 4 }, {}].map((rim, at) => (
+              <SvgText
+                key={at}
+                {...text}
+                {...nameAt(map.place.x)}
+                {...rim}
+                fontWeight="700"
+                dx={10}
+                x={map.place.x}
+                y={map.place.y - 8}
+              >
+                {name}
+              </SvgText>
+            ))}
             <Rect
               x={8}
               y={HEIGHT - 26}

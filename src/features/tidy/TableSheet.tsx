@@ -12,7 +12,6 @@ import { Check } from '@/ui/primitives/Check';
 import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { Sheet } from '@/ui/primitives/Sheet';
-import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import type { Columns } from './table/useColumns';
@@ -49,12 +48,12 @@ export function TableSheet({
       closeLabel={words.actions.close}
       onClose={onClose}
       footer={
-        <View style={styles.footer}>
+        <>
           <Button icon="download-outline" label={tidyWords.saveCsv} onPress={onSave} testID="save-table" />
           <Button icon="printer-outline" label={tidyWords.print} onPress={onPrint} testID="print-table" />
           <Button label={tidyWords.asAtFirst} onPress={asAtFirst} />
           <Button kind="primary" label={words.actions.close} onPress={onClose} />
-        </View>
+        </>
       }
     >
       <ChoiceRow
@@ -154,7 +153,6 @@ function SortFields({ look, show }: Pick<Parameters<typeof TableSheet>[0], 'look
 }
 
 const styles = StyleSheet.create({
-  footer: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2), justifyContent: 'flex-end' },
   column: { flexDirection: 'row', alignItems: 'center' },
   grow: { flex: 1 },
 });

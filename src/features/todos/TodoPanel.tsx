@@ -40,7 +40,10 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
   const group = groupOfTodo(item, nowWall, weekEnd, homeZone);
   const calendar = state.calendars.get(found.calendarId);
   const planned = plannedMinutes(state, item, homeZone);
-  const lines = [dueText(item, group, homeZone, today), ...detailsOf(item, group, homeZone, planned)];
+  const lines = [
+    dueText(item, group, homeZone, today),
+    detailsOf(item, group, homeZone, planned).join(' · '),
+  ];
   const isClosed = isReadOnly(calendar);
   const { parts = [], reminders = [], notes } = found;
   return (

@@ -4,7 +4,7 @@ import { todoFieldsSeenAt } from '@/core/change/entryChanges';
 import { targetOfKey } from '@/core/change/target';
 import { IMPORTANCES } from '@/core/fields/importance';
 import { isReadOnly } from '@/core/model/calendar';
-import { REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
+import { isTodo, REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import { EntryAttachments } from '@/features/attachments';
 import { PlaceField } from '@/features/places';
@@ -35,13 +35,16 @@ export function TodoSheet({ todoKey, onClose }: { todoKey: string; onClose: () =
   const { store } = useOpenStore();
   const { context } = useCommands();
   // As it was when it was opened: what another page changes meanwhile is kept beside.
-  const [fields] = useState(() =>
-    todoFieldsSeenAt(store.getSnapshot().state, targetOfKey(todoKey), {
-      ...context(),
-      newId: () => todoKey,
-    }),
-  );
-  // One that is gone, with a draft of it from before a reload, leaves nothing open.
+  const [fields] = useState(() => {
+    const { state } = store.getSnapshot();
+    const target = targetOfKey(todoKey);
+    const seen = todoFieldsSeenAt(state, target, { ...context(), newId: () => todoKey });
+    if (seen || !useWorkspace.getState().todo?.typed) return seen;
+    // What was half-typed before a reload stays in sight, though another page put its to-do in the bin.
+    const binned = [...state.bin.values()].find(({ entry }) => entry.id === target.entryId)?.entry;
+    return binned && isTodo(binned) ? binned : undefined;
+  });
+  // One that is gone for good leaves nothing open.
   const isGone = fields === undefined;
   useEffect(() => {
     if (isGone) onClose();
