@@ -1,6 +1,5 @@
 import type { BusyDepth, BusyKind, BusySpan } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
-import { plainAddress } from '@/core/people/peopleInOrder';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { DIRECTORY_BUSY } from '@/core/people/directory';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
@@ -11,6 +10,7 @@ import { instantToWall, wallToInstant } from '@/core/time/zones';
 import { makeDemo } from './makeDemo';
 import { people } from './people';
 import { Chance } from './random';
+import { plainAddress } from '@/core/model/emailAddress';
 
 /** How much each lets be seen of their time; rooms say who holds them. */
 const DEPTHS: Readonly<Record<string, BusyDepth>> = {

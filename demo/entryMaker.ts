@@ -1,7 +1,7 @@
 import { blankFields } from '@/core/change/eventFields';
 import type { CalendarEvent, DayOffHandling } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
-import { DAY, dateString, localString, parseDate, parseLocal } from '@/core/time/civil';
+import { dateString, DAY, localString, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { type DemoCalendarId, HOME_ZONE, MADE } from './scenario';
 
 export type DemoFields = Partial<Omit<CalendarEvent, 'id' | 'kind'>>;
@@ -46,7 +46,7 @@ export class EntryMaker {
   ): CalendarEvent {
     const wall = parseLocal(start);
     const at = (time: number): EventTime => ({ kind: 'zoned', local: localString(time), zone });
-    return this.add(calendarId, title, at(wall), at(wall + minutes * 60_000), fields);
+    return this.add(calendarId, title, at(wall), at(wall + minutes * MINUTE), fields);
   }
 
   /** Whole days from a date on. */

@@ -2,15 +2,16 @@ import type { CalendarEvent } from '@/core/model/entry';
 import type { Invitation } from '@/core/model/invitation';
 import { answerOfPartstat } from '@/core/people/invitations/answers';
 import { asTold } from '@/core/people/invitations/sharedFields';
-import { plainAddress } from '@/core/people/peopleInOrder';
 import { addressOf } from './people';
 import { MADE } from './scenario';
+import { plainAddress } from '@/core/model/emailAddress';
+import { HOUR } from '@/core/time/civil';
 
 /** Whose calendar the demo is. */
 export const OWNER = { name: 'Juna Marsh', address: addressOf('Juna Marsh') };
 
 /** How long each takes to answer, in milliseconds. */
-const tookOf = (address: string): number => (/tobias|salma/.test(address) ? 30 : 2) * 3_600_000;
+const tookOf = (address: string): number => (/tobias|salma/.test(address) ? 30 : 2) * HOUR;
 
 /** What the guests of the demo's entries were told and answered: all of it a while ago. */
 export function invitationsOf(entries: readonly CalendarEvent[]): Invitation[] {

@@ -3,7 +3,7 @@ import type { Calendar, FeedSource } from '@/core/model/calendar';
 import type { Category } from '@/core/model/category';
 import type { Settings } from '@/core/model/settings';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
-import { parseLocal } from '@/core/time/civil';
+import { DAY, parseLocal } from '@/core/time/civil';
 
 /** The works office of Fennick Lights Trust. All of it is made up. */
 export const HOME_ZONE = 'Europe/Lisbon';
@@ -57,7 +57,7 @@ function withTrouble(made: Calendar): Calendar {
     ...made,
     feed: {
       ...made.feed,
-      refreshed: since - 86_400_000,
+      refreshed: since - DAY,
       problem: { code: 'vanished', detail: '410', since },
     },
   };

@@ -22,6 +22,7 @@ import { PageStore } from './published/pageStore';
 import { publishedPages, publishingRoutes } from './published/publishedRoutes';
 import { type KeepLimits, PublishedStore } from './published/publishedStore';
 import { type SectionsJob, sectionsInWorker } from './published/sectionsInWorker';
+import { MINUTE } from '@/core/time/civil';
 
 export interface AppOptions {
   /** The folder with the built application. */
@@ -49,7 +50,7 @@ export interface AppOptions {
 
 const PER_MINUTE = {
   // A page that comes to rest has asked for some fifty files: many people may sit behind one address.
-  files: 60_000,
+  files: MINUTE,
   all: 3000,
   feeds: 240,
   publishing: 240,
@@ -68,7 +69,7 @@ const isFile = ({ path: asked }: { path: string }): boolean => /^\/(_expo\/stati
 const limited = (limit: number, skip: (request: { path: string }) => boolean = () => false) =>
   rateLimit({
     skip,
-    windowMs: 60_000,
+    windowMs: MINUTE,
     limit,
     standardHeaders: 'draft-8',
     legacyHeaders: false,

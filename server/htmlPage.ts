@@ -1,11 +1,4 @@
-/** A text as it can stand in a page, in attributes too. */
-export const escapeHtml = (text: string): string =>
-  text
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;')
-    .replaceAll("'", '&#39;');
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 const STYLE = `
 :root { color-scheme: light dark; --paper: #fbfcf9; --ink: #1c2521; --quiet: #4c5a53; --line: #c9d2cb; --accent: #14524a; }

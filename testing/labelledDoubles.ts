@@ -1,5 +1,5 @@
 import type { CalendarEvent } from '@/core/model/entry';
-import { localString, parseLocal } from '@/core/time/civil';
+import { localString, MINUTE, parseLocal } from '@/core/time/civil';
 import { Chance } from '../demo/random';
 import { event, zoned } from './samples';
 
@@ -40,7 +40,6 @@ const DONE = [
 ];
 const PLACE = ['Gull Point', 'Skerry', 'Tern Rock', 'Low Head', 'Old Mole', 'North Ness', 'Fennick'];
 const BEGINNING = parseLocal('2027-01-04T08:00');
-const MINUTE = 60_000;
 
 /** A title with one letter left out, or two that changed places. */
 function misspelt(title: string, chance: Chance): string {

@@ -5,9 +5,10 @@ import { partOf } from '@/core/model/relatedTo';
 import { offsetTrigger } from '@/core/model/reminder';
 import type { CheckName, CheckQuery } from '@/core/tidy/checks/finding';
 import { todoSpan } from '@/core/todos/todoSpan';
+import { DAY } from '@/core/time/civil';
 
 /** Entries for the checks of Tidy: what each of them finds, and what it lets alone. */
-const YEAR = 366 * 86_400_000;
+const YEAR = 366 * DAY;
 
 export const at = (start: string, end: string, more: Partial<CalendarEvent> = {}, zone = FENNICK) =>
   event({ start: zoned(start, zone), end: zoned(end, zone), ...more });
@@ -115,7 +116,7 @@ export const PLANTED: Readonly<
     hits: [[]],
     misses: [],
     with: {
-      calendars: checkQuery().calendars.map((each) => ({ ...each, failingSince: NOW - 5 * 86_400_000 })),
+      calendars: checkQuery().calendars.map((each) => ({ ...each, failingSince: NOW - 5 * DAY })),
     },
   },
   'near-double': {

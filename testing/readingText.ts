@@ -1,6 +1,6 @@
 import type { Reminder } from '@/core/model/reminder';
 import { type EntryLineContext, otherReadings, parseEntryLine } from '@/core/entryline/parseEntryLine';
-import { parseDate, parseLocal } from '@/core/time/civil';
+import { HOUR, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { wallOf } from '@/core/time/eventTime';
 import { FENNICK } from './samples';
 
@@ -9,7 +9,7 @@ function shortly({ trigger, by }: Reminder): string {
   const way = by === 'notice' ? '' : `/${by}`;
   if (trigger.kind === 'fixed') return `${new Date(trigger.at).toISOString()}${way}`;
   if (trigger.kind === 'time-of-day')
-    return `${trigger.daysBefore}@${new Date(trigger.minute * 60_000).toISOString().slice(11, 16)}${way}`;
+    return `${trigger.daysBefore}@${new Date(trigger.minute * MINUTE).toISOString().slice(11, 16)}${way}`;
   const { from, days, minutes } = trigger;
   const far = days === 0 ? `${Math.abs(minutes)}` : `${Math.abs(days)}d`;
   const after = days > 0 || minutes > 0 ? '+' : '';
@@ -21,7 +21,7 @@ export const FENNICK_LINE: EntryLineContext = {
   nowWall: parseLocal('2027-03-09T10:20'),
   zone: FENNICK,
   selectedDay: parseDate('2027-03-09'),
-  defaultLength: 3_600_000,
+  defaultLength: HOUR,
   calendars: [
     { id: 'ME', name: 'Meetings', mark: 'ME' },
     { id: 'DW', name: 'Desk work', mark: 'DW' },

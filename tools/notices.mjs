@@ -2,6 +2,7 @@
 // packages that it names: `node tools/notices.mjs FOLDER`, after a build.
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { escapeHtml } from '../src/core/interchange/escapeHtml.ts';
 
 const LICENCE = /^(licen[cs]e|copying|notice|unlicense)([-.].*)?$/i;
 
@@ -36,8 +37,6 @@ function notices() {
   return [...byText].map(([text, names]) => ({ names: [...new Set(names)].sort(), text }));
 }
 
-const escape = (text) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
-
 const [folder] = process.argv.slice(2);
 if (!folder) throw new Error('node tools/notices.mjs FOLDER');
 const all = notices().sort((one, other) => one.names[0].localeCompare(other.names[0]));
@@ -67,8 +66,8 @@ pre { white-space: pre-wrap; overflow-wrap: anywhere; font-size: 0.875rem; }
 <body>
 <main>
 <h1>Licences</h1>
-<p>${escape(intro)}</p>
-${all.map(({ names, text }) => `${names.map((name) => `<h2>${escape(name)}</h2>`).join('\n')}\n<pre>${escape(text)}</pre>`).join('\n')}
+<p>${escapeHtml(intro)}</p>
+${all.map(({ names, text }) => `${names.map((name) => `<h2>${escapeHtml(name)}</h2>`).join('\n')}\n<pre>${escapeHtml(text)}</pre>`).join('\n')}
 </main>
 </body>
 </html>

@@ -19,7 +19,7 @@ build_if_changed() {
   if [ ! -f dist/index.html ] || [ "$(cat .build-stamp 2>/dev/null || true)" != "$hash" ]; then
     echo "Building the application (about a minute)"
     npm run -s export >build.log 2>&1 || { cat build.log; return 1; }
-    node tools/notices.mjs dist >>build.log || { cat build.log; return 1; }
+    node --import tsx tools/notices.mjs dist >>build.log || { cat build.log; return 1; }
     node tools/serviceWorker.mjs dist >>build.log 2>&1 || { cat build.log; return 1; }
     echo "$hash" >.build-stamp
   fi

@@ -4,8 +4,9 @@ import { FEED_HOST } from '@/core/feeds/feedHost';
 import { writeCalendarFile } from '@/core/interchange/icalendar/writeCalendarFile';
 import { makeDemo } from '../../demo/makeDemo';
 import { calendars, MADE } from '../../demo/scenario';
-import { escapeHtml, htmlPage } from '../htmlPage';
+import { htmlPage } from '../htmlPage';
 import { daysOffOf, REGIONS } from './daysOffRegions';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 export interface FeedHostOptions {
   /** How long the slow feed takes, in milliseconds. */

@@ -12,6 +12,7 @@ import { atInstant, type InstantRange, instantOf } from '@/core/time/eventTime';
 import { workingDay } from '@/core/time/workingPattern';
 import { instantToWall, wallToInstant } from '@/core/time/zones';
 import { busyTimesIn } from '../../demo/busyTimes';
+import { mailtoOf } from '@/core/model/emailAddress';
 
 /** What a made-up colleague does with a message. */
 export interface Reaction {
@@ -203,7 +204,7 @@ export function asToldBy(
   words: string,
   after: number,
 ): Reaction | undefined {
-  const organizer = { address: `mailto:${person.addresses[0]!}`, parameters: { cn: person.name } };
+  const organizer = { address: mailtoOf(person.addresses[0]!), parameters: { cn: person.name } };
   const told = tell(events[0]!.uid, known, events, {
     organizer,
     own: person.addresses,

@@ -2,10 +2,11 @@ import type { CalendarEvent } from '@/core/model/entry';
 import type { CalendarUser } from '@/core/model/calendarUser';
 import type { Person } from '@/core/model/person';
 import { initialFields } from '@/core/fields/eventFields';
-import { DAY, HOUR, localString, weekdayOf } from '@/core/time/civil';
+import { DAY, HOUR, localString, MINUTE, weekdayOf } from '@/core/time/civil';
 import { atWall, wallOf } from '@/core/time/eventTime';
 import { instantToWall } from '@/core/time/zones';
 import { uidOf } from '@/core/change/versions';
+import { mailtoOf } from '@/core/model/emailAddress';
 
 /** An invitation that a colleague begins with, and what becomes of it. */
 export interface FirstInvitation {
@@ -40,7 +41,7 @@ export function firstInvitations(
   const zone = 'Europe/Lisbon';
   const today = Math.floor(instantToWall(zone, now) / DAY);
   const guest = (address: string, role: string): CalendarUser => ({
-    address: `mailto:${address}`,
+    address: mailtoOf(address),
     parameters: { role, partstat: 'NEEDS-ACTION', rsvp: 'TRUE', cutype: 'INDIVIDUAL' },
   });
   const named = (name: string) => people.find((person) => person.name === name);
@@ -97,7 +98,7 @@ export function firstInvitations(
       words: 'The lens comes by road; four hands are better than two.',
       events: [delivery],
       change: {
-        after: 60_000,
+        after: MINUTE,
         words: 'The lorry is an hour late.',
         events: [{ ...delivery, start: later(delivery.start), end: later(delivery.end) }],
       },

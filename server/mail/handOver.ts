@@ -4,8 +4,7 @@ import type { Person } from '@/core/model/person';
 import type { ItipMessage } from '@/core/people/invitations/itipMessage';
 import { readMessages } from '@/core/people/invitations/readMessage';
 import { writeMessage } from '@/core/people/invitations/writeMessage';
-import { isAddress } from '@/core/people/guests';
-import { personOfAddress, plainAddress } from '@/core/people/peopleInOrder';
+import { personOfAddress } from '@/core/people/peopleInOrder';
 import { asToldBy, type Reaction, reactTo, takes } from './colleague';
 import { composeMail } from './composeMail';
 import { firstInvitations } from './firstInvitations';
@@ -19,9 +18,11 @@ import {
   MOST_WAITING,
   type SentLetter,
 } from './mailBox';
+import { isAddress, plainAddress } from '@/core/model/emailAddress';
+import { DAY } from '@/core/time/civil';
 
 /** For how long it is known that a letter went, in milliseconds. */
-const KNOWN = 90 * 24 * 3_600_000;
+const KNOWN = 90 * DAY;
 /** Addresses that end so are those of the made-up office. */
 const OFFICE = '@fennick.example';
 

@@ -15,9 +15,8 @@ import { inDirectory } from '../../demo/busyTimes';
 import { createApp } from '../app';
 import { takenAt } from './colleague';
 import { MailRelay } from './mailRoutes';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
 const NOW = Date.UTC(2027, 2, 9, 10, 20);
 const TOKEN = 'o'.repeat(32);
 const KEY = 'k'.repeat(32);
@@ -66,7 +65,7 @@ const messagesIn = async (mail: string): Promise<ItipMessage[]> => {
 function meetingWith(names: readonly string[], state: 'free' | 'busy', of = names[0]!): CalendarEvent {
   const guests = names.map((name) => [...inDirectory.values()].find((person) => person.name === name)!);
   const one = guests.find(({ name }) => name === of)!;
-  for (let at = NOW + 24 * HOUR; ; at += 30 * MINUTE) {
+  for (let at = NOW + DAY; ; at += 30 * MINUTE) {
     if (takenAt(one, { start: at, end: at + HOUR }) !== state) continue;
     return event({
       id: 'talk',

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { Invitation, ITIP_METHODS, LONGEST_LETTER } from '@/core/model/invitation';
-import { isAddress } from '@/core/people/guests';
 import { Box } from '../boxes';
 import { Token } from '../secrets';
+import { isAddress } from '@/core/model/emailAddress';
 
 /** The most letters of one handing over, and the most that one goes to. */
 const MOST_LETTERS = 50;

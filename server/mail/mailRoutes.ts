@@ -4,11 +4,12 @@ import { Token } from '../secrets';
 import { inDirectory } from '../../demo/busyTimes';
 import { handOver } from './handOver';
 import { Handing, MailBox } from './mailBox';
+import { DAY, MINUTE } from '@/core/time/civil';
 
 /** A box that nothing was handed over to for so long is thrown away, in milliseconds. */
-const FORGOTTEN = 180 * 24 * 3_600_000;
+const FORGOTTEN = 180 * DAY;
 /** So long it is until it is asked again where nothing is about to come, in milliseconds. */
-const NEXT = 5 * 60_000;
+const NEXT = 5 * MINUTE;
 
 /**
  * The stand-in for a mail relay: takes letters of invitations, and gives those that came. What is handed over and what came of it are

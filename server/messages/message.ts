@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { Box } from '../boxes';
 import { Token } from '../secrets';
+import { DAY } from '@/core/time/civil';
 
 /** How far ahead messages are taken, in milliseconds: fourteen days, and one for clocks that differ. */
-export const FARTHEST = 15 * 24 * 3_600_000;
+export const FARTHEST = 15 * DAY;
 /** The most messages of one browser. */
 export const MOST_MESSAGES = 500;
 

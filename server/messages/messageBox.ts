@@ -1,13 +1,14 @@
 import type { DoneMessage, MessageBox, MessagePlan } from './message';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 
 /** So late a message still goes out, in milliseconds: an older one would only confuse. */
-export const LATEST = 3_600_000;
+export const LATEST = HOUR;
 /** By so much a message is on time. */
-const ON_TIME = 60_000;
+const ON_TIME = MINUTE;
 /** How many that are done are shown. */
 const SHOWN = 200;
 /** For how long it is known that a message was done, in milliseconds. */
-const KNOWN = 40 * 24 * 3_600_000;
+const KNOWN = 40 * DAY;
 
 /** A box with another plan: what was done is not planned again. */
 export const withPlan = (

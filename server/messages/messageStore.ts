@@ -1,11 +1,12 @@
 import { type BoxLimits, BOX_LIMITS, Boxes, type BoxRefusal } from '../boxes';
 import { MessageBox, type MessagePlan } from './message';
 import { afterSending, withPlan } from './messageBox';
+import { DAY, HOUR } from '@/core/time/civil';
 
 /** A box that nothing was planned in for so long is thrown away, in milliseconds. */
-const FORGOTTEN = 120 * 24 * 3_600_000;
+const FORGOTTEN = 120 * DAY;
 /** The longest that a timer runs, in milliseconds. */
-const LONGEST_TIMER = 3_600_000;
+const LONGEST_TIMER = HOUR;
 
 export type PlanAnswer = 'done' | BoxRefusal;
 

@@ -7,8 +7,8 @@ import { createApp } from '../app';
 import type { Message, MessageBox, MessagePlan } from './message';
 import { afterSending, withPlan } from './messageBox';
 import { MessageStore } from './messageStore';
+import { MINUTE } from '@/core/time/civil';
 
-const MINUTE = 60_000;
 const FIRST = Date.UTC(2027, 2, 9, 10, 20);
 const TOKEN = 'o'.repeat(32);
 const KEY = 'k'.repeat(32);

@@ -1,6 +1,7 @@
-import { escapeHtml, htmlPage } from '../htmlPage';
+import { htmlPage } from '../htmlPage';
 import type { MailBox } from '../mail/mailBox';
 import type { DoneMessage, Message, MessageBox } from './message';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 const OUTCOMES: Readonly<Record<DoneMessage['outcome'], string>> = {
   sent: 'sent',

@@ -1,6 +1,7 @@
 import { instantToWall, isKnownZone } from '@/core/time/zones';
-import { escapeHtml, htmlPage } from '../htmlPage';
+import { htmlPage } from '../htmlPage';
 import { mayChoose, type OfferBox } from './offerBox';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });

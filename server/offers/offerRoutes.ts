@@ -1,13 +1,13 @@
 import express, { type RequestHandler, type Response, type Router } from 'express';
 import { z } from 'zod';
 import { ChosenTime } from '@/core/model/offer';
-import { isAddress } from '@/core/people/guests';
 import type { BoxRefusal } from '../boxes';
 import { plainPageHeaders } from '../plainPageHeaders';
 import { Token } from '../secrets';
 import { type OfferBox, PushedOffer } from './offerBox';
 import { OFFER_NOTES, type OfferNote, offerPage } from './offerPage';
 import type { OfferStore } from './offerStore';
+import { isAddress } from '@/core/model/emailAddress';
 
 const Asking = z.object({ key: Token });
 const Form = z.object({ start: z.coerce.number(), name: z.string(), address: z.string() });

@@ -1,9 +1,10 @@
 import type { ChosenTime } from '@/core/model/offer';
 import { BOX_LIMITS, type BoxLimits, type BoxRefusal, Boxes } from '../boxes';
 import { mayChoose, OfferBox, type PushedOffer } from './offerBox';
+import { DAY } from '@/core/time/civil';
 
 /** An offer that was over for so long is thrown away, in milliseconds. */
-const FORGOTTEN = 30 * 24 * 3_600_000;
+const FORGOTTEN = 30 * DAY;
 
 /** Times that are offered, each at a secret address, of which one can be chosen: whoever is first has it, in one write. */
 export class OfferStore {

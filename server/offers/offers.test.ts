@@ -3,11 +3,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import request from 'supertest';
 import { createApp } from '../app';
+import { HOUR } from '@/core/time/civil';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'orderly-week-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-const HOUR = 3_600_000;
 let now = Date.UTC(2026, 10, 28, 10);
 /** The browser's clock is that of the demo. */
 const AHEAD = Date.UTC(2027, 2, 9, 10) - now;

@@ -1,7 +1,7 @@
 import type { PublishedItem } from '@/core/interchange/published/publishedDays';
 import { handedInTimes } from '@/core/people/sharing/handedInTimes';
-import { escapeHtml } from '../htmlPage';
 import type { Allowances } from './publishedStore';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 const field = (label: string, attributes: string): string => `<label>${label}<input ${attributes} /></label>`;
 

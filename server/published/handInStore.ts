@@ -3,11 +3,12 @@ import { z } from 'zod';
 import { HandIn } from '@/core/model/handIn';
 import { Box, BOX_LIMITS, type BoxLimits, Boxes } from '../boxes';
 import type { Allowances } from './publishedStore';
+import { DAY } from '@/core/time/civil';
 
 /** The most that waits to be fetched at one address. */
 export const MOST_WAITING = 200;
 /** A box in which nothing happened for so long is thrown away, in milliseconds. */
-const FORGOTTEN = 400 * 24 * 3_600_000;
+const FORGOTTEN = 400 * DAY;
 
 const HandInBox = Box.extend({ items: z.array(HandIn) });
 type HandInBox = z.infer<typeof HandInBox>;

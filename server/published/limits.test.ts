@@ -4,6 +4,7 @@ import path from 'node:path';
 import request from 'supertest';
 import { createApp } from '../app';
 import { sectionsInWorker } from './sectionsInWorker';
+import { DAY } from '@/core/time/civil';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'orderly-week-limits-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -61,7 +62,7 @@ test('a calendar of endless rules has a page, and whoever else asks is answered 
 
 test('150,000 entries are made to a page in a thread of their own, or it is said that they are too many', async () => {
   const events = Array.from({ length: 150_000 }, (_, number) => {
-    const day = new Date(NOW + (number % 365) * 86_400_000).toISOString().slice(0, 10).replaceAll('-', '');
+    const day = new Date(NOW + (number % 365) * DAY).toISOString().slice(0, 10).replaceAll('-', '');
     return vevent(number, `DTSTART:${day}T100000Z`, 'SUMMARY:Buoy');
   });
   const sections = await sectionsInWorker({ copy: { text: fileOf(events), zone: 'UTC' }, now: NOW });

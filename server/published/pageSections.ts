@@ -2,9 +2,9 @@ import { publishedDays, type PublishedItem } from '@/core/interchange/published/
 import { readCalendarFile } from '@/core/interchange/icalendar/readCalendarFile';
 import { dateString, DAY } from '@/core/time/civil';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
-import { escapeHtml } from '../htmlPage';
 import { changeForm } from './handInForms';
 import type { StoredCopy } from './publishedStore';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 /** How far back and ahead a page can be asked about, in days from the day that it was made. */
 const BACK = 366;

@@ -6,6 +6,7 @@ import type { PageSections } from './pageSections';
 import { Token } from '../secrets';
 import type { StoredCopy } from './publishedStore';
 import type { SectionsJob } from './sectionsInWorker';
+import { DAY } from '@/core/time/civil';
 
 /** So many days are kept in one file: a page of four weeks reads two. */
 const DAYS_A_FILE = 28;
@@ -20,7 +21,7 @@ type Made = z.infer<typeof Made>;
 const Days = z.array(z.tuple([z.number(), z.string()]));
 
 /** Pages are made anew after so long, in milliseconds: they reach a few years ahead from then. */
-const STALE = 180 * 24 * 60 * 60 * 1000;
+const STALE = 180 * DAY;
 
 /** The pages of published calendars: made once for each copy, apart from the thread that serves them. */
 export class PageStore {

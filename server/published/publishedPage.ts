@@ -1,8 +1,9 @@
 import { dateString } from '@/core/time/civil';
-import { escapeHtml, htmlPage } from '../htmlPage';
+import { htmlPage } from '../htmlPage';
 import { addForm } from './handInForms';
 import { dayText, type PageSections } from './pageSections';
 import type { StoredCopy } from './publishedStore';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 /** How many days a page shows. */
 export const DAYS_SHOWN = 28;

@@ -1,3 +1,3 @@
-import { PlanScreen } from '@/features/plan';
+import { PLACES } from '@/features/shell';
 
-export default PlanScreen;
+export default PLACES.plan.Screen;

@@ -1,10 +1,3 @@
-import { Suspense } from 'react';
-import { peopleScreen } from '@/features/shell';
+import { PLACES } from '@/features/shell';
 
-export default function People() {
-  return (
-    <Suspense fallback={null}>
-      <peopleScreen.Later />
-    </Suspense>
-  );
-}
+export default PLACES.people.Screen;

@@ -1,10 +1,3 @@
-import { Suspense } from 'react';
-import { setupScreen } from '@/features/shell';
+import { PLACES } from '@/features/shell';
 
-export default function Setup() {
-  return (
-    <Suspense fallback={null}>
-      <setupScreen.Later />
-    </Suspense>
-  );
-}
+export default PLACES.setup.Screen;

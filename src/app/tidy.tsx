@@ -1,11 +1,3 @@
-import { Suspense } from 'react';
-import { PlanSheets, PlanSide, PresetsButton } from '@/features/plan';
-import { tidyScreen } from '@/features/shell';
+import { PLACES } from '@/features/shell';
 
-export default function Tidy() {
-  return (
-    <Suspense fallback={null}>
-      <tidyScreen.Later SidePanel={PlanSide} Sheets={PlanSheets} Presets={PresetsButton} />
-    </Suspense>
-  );
-}
+export default PLACES.tidy.Screen;

@@ -1,10 +1,3 @@
-import { Suspense } from 'react';
-import { todosScreen } from '@/features/shell';
+import { PLACES } from '@/features/shell';
 
-export default function Todos() {
-  return (
-    <Suspense fallback={null}>
-      <todosScreen.Later />
-    </Suspense>
-  );
-}
+export default PLACES.todos.Screen;

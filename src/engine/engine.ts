@@ -10,6 +10,7 @@ import { ReminderIndex } from '@/core/reminders/reminderIndex';
 import { type DayLoad, loadOfDays, minutesByCalendar } from '@/core/schedule/load';
 import { filterTest, isFilterEmpty } from '@/core/schedule/entryFilter';
 import { type Occurrence, takenRange, takenSpans } from '@/core/schedule/occurrence';
+import { isOff } from '@/core/schedule/standing';
 import { EntryIndex } from '@/core/schedule/entryIndex';
 import { dayWindow, type OccurrenceFilter, type Trouble } from '@/core/schedule/occurrenceIndex';
 import { DAY } from '@/core/time/civil';
@@ -225,9 +226,7 @@ export class Engine {
 
   private filtered(query: DaysQuery, occurrences: Occurrence[]): Occurrence[] {
     const { filter, withoutCancelled } = query;
-    const shown = withoutCancelled
-      ? occurrences.filter(({ status, ownAnswer }) => status !== 'cancelled' && ownAnswer !== 'declined')
-      : occurrences;
+    const shown = withoutCancelled ? occurrences.filter((occurrence) => !isOff(occurrence)) : occurrences;
     if (!filter || isFilterEmpty(filter)) return shown;
     const passes = filterTest(filter);
     // Of a series, one answer holds for all occurrences that share its fields.

@@ -4,11 +4,11 @@ import { event, stateWith } from '../../testing/samples';
 import { ATTACHMENT_PREFIX, AttachmentFiles, isQuotaError } from './attachmentFiles';
 import type { Database } from './database';
 import { loadDatabase } from './load';
+import { DAY } from '@/core/time/civil';
 
 let names = 0;
 const fresh = (): Database => createAsyncStorage(`files-${++names}`);
 const noEstimate = async () => undefined;
-const DAY = 24 * 60 * 60 * 1000;
 const LARGE = 'abcd'.repeat(200_000);
 
 test('files are kept in chunks, read whole, and taken away without a rest', async () => {

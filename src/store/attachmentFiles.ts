@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { State } from '@/core/model/state';
 import type { Patch } from '@/core/change/patch';
 import type { Database } from './database';
+import { DAY } from '@/core/time/civil';
 
 /** Keys of attachments' bytes. */
 export const ATTACHMENT_PREFIX = 'attachment/';
@@ -9,7 +10,7 @@ export const ATTACHMENT_PREFIX = 'attachment/';
 /** A chunk's length in characters: a multiple of four, so that each is base 64 by itself. */
 const CHUNK = 256 * 1024;
 /** Files that no entry names are kept this long: a change that is being made may name them yet. */
-const KEPT_UNNAMED_MS = 24 * 60 * 60 * 1000;
+const KEPT_UNNAMED_MS = DAY;
 /** What the browser must have left over beside the files themselves, in bytes. */
 const SPARE = 2 * 1024 * 1024;
 

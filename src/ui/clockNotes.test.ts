@@ -1,4 +1,4 @@
-import { parseLocal } from '@/core/time/civil';
+import { HOUR, parseLocal } from '@/core/time/civil';
 import { wallToInstant } from '@/core/time/zones';
 import { date, zoned } from '../../testing/samples';
 import { clockNote } from './clockNotes';
@@ -21,5 +21,5 @@ test('of a time that there is twice the first is meant, and the second can be ta
   const first = wallToInstant('Europe/Lisbon', parseLocal('2027-10-31T01:30:00'));
   const second = note?.instead?.time;
   if (second?.kind !== 'zoned') throw new Error('no second time');
-  expect(wallToInstant(second.zone, parseLocal(second.local)) - first).toBe(3_600_000);
+  expect(wallToInstant(second.zone, parseLocal(second.local)) - first).toBe(HOUR);
 });

@@ -12,9 +12,8 @@ import {
   writesTwelveHours,
   writeTimesBy,
 } from './dates';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 const tuesday = Date.UTC(2027, 2, 9) / DAY;
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, ' ');
 
@@ -49,11 +48,11 @@ test('no line breaks within a time, and a clock that is chosen anew holds for ev
       fc.constantFrom('h12' as const, 'h23' as const),
       (minute, length, clock) => {
         writeTimesBy(clock);
-        const start = tuesday * DAY + minute * 60_000;
+        const start = tuesday * DAY + minute * MINUTE;
         for (const text of [
           timeText(start),
           hourText(start),
-          timeRangeText(start, start + length * 60_000),
+          timeRangeText(start, start + length * MINUTE),
         ]) {
           expect(text).not.toMatch(/[ \n]/);
           expect(/[ap]m/i.test(text)).toBe(clock === 'h12');
@@ -72,10 +71,10 @@ test('ranges of days are as short as they can be', () => {
 });
 
 test('lengths and differences of clocks', () => {
-  expect(lengthText(90 * 60_000)).toBe('1 h 30');
-  expect(lengthText(45 * 60_000)).toBe('45 min');
+  expect(lengthText(90 * MINUTE)).toBe('1 h 30');
+  expect(lengthText(45 * MINUTE)).toBe('45 min');
   expect(lengthText(2 * HOUR)).toBe('2 h');
-  expect(offsetText(-30 * 60_000)).toBe('−30 min');
+  expect(offsetText(-30 * MINUTE)).toBe('−30 min');
   expect(briefOffsetText(-4 * HOUR)).toBe('−4');
   expect(briefOffsetText(5.75 * HOUR)).toBe('+5:45');
 });

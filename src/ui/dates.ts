@@ -1,11 +1,11 @@
 import type { WritingHabits } from '@/core/time/typedTimes';
 import { writtenOrder } from '@/core/time/writtenOrder';
+import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 
 /**
  * Wall times and days in words, by Intl in the person's locale. All take wall times (milliseconds of a clock without a
  * zone) or day numbers, so no zone is applied twice.
  */
-const DAY = 86_400_000;
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 /** The person's own language and habits of writing dates. */
@@ -125,7 +125,7 @@ export function writingHabits(): WritingHabits {
       styles.map((weekday) => nameIn(index * DAY, { weekday })),
     ).flat(),
     halves: [0, 12].map((hour) => [
-      nameIn(hour * 3_600_000, { hour: 'numeric', hourCycle: 'h12' }, 'dayPeriod'),
+      nameIn(hour * HOUR, { hour: 'numeric', hourCycle: 'h12' }, 'dayPeriod'),
     ]) as unknown as WritingHabits['halves'],
   });
 }
@@ -139,7 +139,7 @@ export const fieldDayText = (day: number): string =>
 
 /** A time on a scale of hours: "14:00", "2 pm", "2:30 pm". */
 export const hourText = kept((wall) => {
-  const isWhole = wall % 3_600_000 === 0;
+  const isWhole = wall % HOUR === 0;
   if (!isWhole || !writesTwelveHours()) return timeText(wall);
   const { minute: _, ...hour } = timeOptions();
   return unbroken(of(wall, hour));
@@ -240,7 +240,7 @@ export const offsetText = (milliseconds: number): string =>
 
 /** "+1", "−0:30": a difference between two clocks in hours, where there is little room. */
 export function briefOffsetText(milliseconds: number): string {
-  const minutes = Math.round(Math.abs(milliseconds) / 60_000);
+  const minutes = Math.round(Math.abs(milliseconds) / MINUTE);
   const rest = minutes % 60;
   const hours = Math.floor(minutes / 60);
   return `${milliseconds < 0 ? '−' : '+'}${hours}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`}`;
@@ -248,7 +248,7 @@ export function briefOffsetText(milliseconds: number): string {
 
 /** "1 h 30", "45 min". */
 export function lengthText(milliseconds: number): string {
-  const minutes = Math.round(milliseconds / 60_000);
+  const minutes = Math.round(milliseconds / MINUTE);
   const hours = Math.floor(minutes / 60);
   const rest = minutes % 60;
   if (hours === 0) return `${rest} min`;

@@ -2,6 +2,7 @@ import type { EventTime } from '@/core/model/eventTime';
 import { TooManyDatesError } from '@/core/recurrence/expandRule';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
+import { isOff } from '@/core/schedule/standing';
 import { dateString, DAY, localString } from '@/core/time/civil';
 import { instantOf } from '@/core/time/eventTime';
 import { instantToWall, offsetAt, offsetString } from '@/core/time/zones';
@@ -69,7 +70,7 @@ export async function expand(args: readonly string[], terminal: Terminal): Promi
     throw error;
   }
   for (const occurrence of occurrences) {
-    if (occurrence.status === 'cancelled') continue;
+    if (isOff(occurrence)) continue;
     const line = printed(occurrence, index, zone);
     terminal.out(options.json ? JSON.stringify(line) : plainLine(line));
   }

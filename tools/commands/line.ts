@@ -9,6 +9,7 @@ import { instantOf, wallOf } from '@/core/time/eventTime';
 import { writtenOrder } from '@/core/time/writtenOrder';
 import { CommandError, readMoment, readParameters, readZone, whyUnreadable } from './commandError';
 import type { Terminal } from './terminal';
+import { namesIn } from '@/core/fields/nameList';
 
 /** Up to when the dates of a repeat are counted, in years from its start. */
 const COUNTED_YEARS = 200;
@@ -84,12 +85,7 @@ export async function line(args: readonly string[], terminal: Terminal): Promise
   const { local } = readMoment(options.now, 'now');
   const nowWall = parseLocal(local);
   const listOf = (text: string | boolean | undefined): string[] =>
-    typeof text === 'string'
-      ? text
-          .split(',')
-          .map((each) => each.trim())
-          .filter(Boolean)
-      : [];
+    typeof text === 'string' ? namesIn(text) : [];
   const order = writtenOrder(typeof options.locale === 'string' ? options.locale : 'en-GB');
   if (!order) throw new CommandError(`no such locale: ${String(options.locale)}`);
   const context: EntryLineContext = {

@@ -5,7 +5,7 @@ import { targetOfKey } from '@/core/change/target';
 import type { CheckQuery } from '@/core/tidy/checks/finding';
 import { KeptChecks } from '@/core/tidy/checks/keptChecks';
 import { checksInEnglish, reasonInEnglish, type ReasonFormats } from '@/core/tidy/checks/words/english';
-import { dateString, localString } from '@/core/time/civil';
+import { dateString, localString, MINUTE } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { readParameters, readZone } from './commandError';
 import { instantOfOption, readEvents } from './readEvents';
@@ -15,7 +15,7 @@ const formatsFor = (zone: string): ReasonFormats => ({
   moment: (at) => localString(instantToWall(zone, at)).slice(0, 16).replace('T', ' '),
   day: (day) => dateString(day),
   length: (minutes) => `${Math.round(minutes)} min`,
-  clock: (minute) => localString(minute * 60_000).slice(11, 16),
+  clock: (minute) => localString(minute * MINUTE).slice(11, 16),
   size: (bytes) => `${(bytes / 1_000_000).toFixed(1)} MB`,
   zone: (name) => name,
 });

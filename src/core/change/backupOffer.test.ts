@@ -2,8 +2,8 @@ import { calendar, event, stateWith } from '../../../testing/samples';
 import { initialSettings } from '../model/initialSettings';
 import type { Session, State } from '../model/state';
 import { isBackupDue } from './backupOffer';
+import { DAY } from '../time/civil';
 
-const DAY = 24 * 60 * 60 * 1000;
 const NOW = 400 * DAY;
 const kept = (session: Partial<Session> = {}, entries = 30): State => ({
   ...stateWith(...Array.from({ length: entries }, () => event())),

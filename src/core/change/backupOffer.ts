@@ -1,7 +1,8 @@
 import type { State } from '../model/state';
+import { DAY } from '../time/civil';
 
 /** How long after a backup the next one is offered, in milliseconds: about a month. */
-const MONTH = 30 * 24 * 60 * 60 * 1000;
+const MONTH = 30 * DAY;
 /** Nothing is offered to someone who has not kept so many entries. */
 const WORTH_KEEPING = 20;
 

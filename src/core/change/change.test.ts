@@ -30,8 +30,7 @@ import { emptyHistory, recordCommit, redoPatch, undoPatch } from './history';
 import { applyPatch, inversePatch, Patch } from './patch';
 import { startEmpty } from './startEmpty';
 import { targetKey, targetOfKey } from './target';
-
-const HOUR = 3_600_000;
+import { DAY, HOUR } from '../time/civil';
 
 function done(result: ChangeResult): Patch {
   if (isRefused(result)) throw new Error(`refused: ${result.refused}`);
@@ -384,8 +383,8 @@ describe('calendars', () => {
 test('the bin lets go of what is older than thirty days', () => {
   const state = stateWith(event({ id: 'a' }));
   const binned = applyPatch(state, binEntries(state, [{ entryId: 'a' }], 'this', context(0)));
-  expect(clearOldBin(binned, context(29 * 24 * HOUR))).toBeUndefined();
-  expect(applyPatch(binned, clearOldBin(binned, context(31 * 24 * HOUR))!).bin.size).toBe(0);
+  expect(clearOldBin(binned, context(29 * DAY))).toBeUndefined();
+  expect(applyPatch(binned, clearOldBin(binned, context(31 * DAY))!).bin.size).toBe(0);
 });
 
 test('history undoes in reverse, redoes, and forgets what was undone when something new is done', () => {

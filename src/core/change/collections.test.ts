@@ -10,6 +10,7 @@ import { mergeCalendars, previewMerge } from './mergeCalendars';
 import { keepOwnNote, ownNoteOf } from './ownNotes';
 import { applyPatch, inversePatch, type Patch } from './patch';
 import { readOnlyTouched } from './readOnly';
+import { DAY } from '../time/civil';
 
 const titles = (state: State) => [...state.entries.values()].map(({ title }) => title).sort();
 const days = (state: State) =>
@@ -168,9 +169,7 @@ describe('copies', () => {
       event({ id: 'a' }),
       event({ id: 'whole', start: date('2027-03-09'), end: date('2027-03-11') }),
     );
-    const dayNumbers = ['2027-04-05', '2027-03-20', '2027-04-05'].map(
-      (text) => Date.parse(text) / 86_400_000,
-    );
+    const dayNumbers = ['2027-04-05', '2027-03-20', '2027-04-05'].map((text) => Date.parse(text) / DAY);
     const again = apply(state, againOn(state, { entryId: 'a' }, dayNumbers, context()));
     expect(days(again)).toEqual(['2027-03-09', '2027-03-09', '2027-03-20', '2027-04-05']);
     const april = eventsIn(again).find(

@@ -7,19 +7,11 @@ import type { ChangeResult } from './eventFields';
 import type { ChangeContext } from './patch';
 import type { Refusal } from './shift';
 import type { Target } from './target';
+import { namesIn } from '../fields/nameList';
 
 /** The plain values of an entry that are written where they stand. */
 export const CELLS = ['title', 'place', 'category', 'calendar', 'availability', 'visibility'] as const;
 export type Cell = (typeof CELLS)[number];
-
-const namesIn = (text: string): string[] => [
-  ...new Set(
-    text
-      .split(',')
-      .map((name) => name.trim())
-      .filter(Boolean),
-  ),
-];
 
 /** The step that writes into a cell; undefined for a text that its field can't hold. Titles are written by themselves. */
 function stepOf(cell: Exclude<Cell, 'title'>, text: string): BatchStep | undefined {

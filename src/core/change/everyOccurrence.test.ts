@@ -12,7 +12,7 @@ import { type CalendarEvent, type Dated } from '../model/entry';
 import type { State } from '../model/state';
 import { Series } from '../recurrence/series';
 import { OccurrenceIndex } from '../schedule/occurrenceIndex';
-import { DAY, localString, parseLocal } from '../time/civil';
+import { DAY, HOUR, localString, parseLocal } from '../time/civil';
 import { atWall, wallOf } from '../time/eventTime';
 import { binEntries, binLater } from './binEntries';
 import { changeEntry, recurrenceSeenAt, seriesAsEdited } from './entryChanges';
@@ -20,7 +20,6 @@ import { type ChangeResult, isRefused } from './eventFields';
 import { applyPatch, inversePatch, type Patch } from './patch';
 import { eventAt, SCOPES, type Scope, type Target } from './target';
 
-const HOUR = 3_600_000;
 const SERIES = 'rota';
 
 /** Eight Tuesdays at 14:00, one left out, a Saturday more; one renamed, one put to a Wednesday. */

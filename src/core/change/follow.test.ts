@@ -1,6 +1,6 @@
 import { context, event, eventIn, series, stateWith, zoned } from '../../../testing/samples';
 import type { CalendarEvent } from '../model/entry';
-import { DAY, parseLocal } from '../time/civil';
+import { DAY, HOUR, parseLocal } from '../time/civil';
 import { atWall, wallOf } from '../time/eventTime';
 import { binEntries } from './binEntries';
 import { deleteCalendar } from './calendarChanges';
@@ -18,7 +18,6 @@ const done = (result: ChangeResult): Patch => {
   if (isRefused(result)) throw new Error(result.refused);
   return result;
 };
-const HOUR = 3_600_000;
 const rota = series('FREQ=WEEKLY', { id: 'rota', title: 'rota' });
 const second = { entryId: 'rota', recurrenceKey: '2027-03-16T14:00:00' };
 

@@ -15,7 +15,7 @@ import type { State } from '../model/state';
 import { parseRule } from '../recurrence/rule';
 import { Series } from '../recurrence/series';
 import { OccurrenceIndex } from '../schedule/occurrenceIndex';
-import { DAY, localString, parseLocal } from '../time/civil';
+import { DAY, HOUR, localString, parseLocal } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { binEntries, binLater } from './binEntries';
 import { changeEntry } from './entryChanges';
@@ -26,7 +26,6 @@ import { applyPatch, inversePatch, type Patch } from './patch';
 import { splitSeries } from './splitSeries';
 import { eventAt } from './target';
 
-const HOUR = 3_600_000;
 const shift = (hours: number): Move => ({ kind: 'shift', by: hours * HOUR });
 
 function done(result: ChangeResult): Patch {

@@ -1,4 +1,4 @@
-import { parseLocal, parseDate } from '../time/civil';
+import { HOUR, parseDate, parseLocal } from '../time/civil';
 import { wallOf } from '../time/eventTime';
 import { type EntryLineContext, parseEntryLine } from './parseEntryLine';
 
@@ -6,7 +6,7 @@ const contextAt = (now: string, selected: string): EntryLineContext => ({
   nowWall: parseLocal(now),
   zone: 'Europe/Lisbon',
   selectedDay: parseDate(selected),
-  defaultLength: 3_600_000,
+  defaultLength: HOUR,
   calendars: [
     { id: 'me', name: 'Meetings', mark: 'ME' },
     { id: 'sv', name: 'Site visits', mark: 'SV' },

@@ -14,7 +14,7 @@ import { repeatsIn } from './parts/repeats';
 import { guestsIn } from './parts/guests';
 import { placesIn } from './parts/places';
 import { remindersIn } from './parts/reminders';
-import { calendarsIn, linksIn, statesOfEntryIn } from './parts/signs';
+import { calendarsIn, linkPartsIn, statesOfEntryIn } from './parts/signs';
 import { partsOfDayIn, timesFromNowIn, timesIn } from './parts/times';
 import { zonesIn } from './parts/zones';
 
@@ -96,7 +96,7 @@ const GLUE =
 
 /** All parts that a line may say. */
 function candidatesIn(text: string, context: LineContext): Candidate[] {
-  const links = [...linksIn(text)];
+  const links = [...linkPartsIn(text)];
   const times = [...timesIn(text), ...timeRangesIn(text), ...allDayIn(text)];
   const spans = [...spansIn(text, context), ...momentsIn(text, context)];
   const found = [

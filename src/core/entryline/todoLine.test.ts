@@ -1,5 +1,5 @@
 import { FENNICK } from '../../../testing/samples';
-import { parseLocal, dayNumber } from '../time/civil';
+import { dayNumber, HOUR, parseLocal } from '../time/civil';
 import { dueOf } from '../todos/todoSpan';
 import { parseEntryLine } from './parseEntryLine';
 import { isTodoLine, readTodoLine } from './todoLine';
@@ -9,7 +9,7 @@ const context = {
   nowWall: parseLocal('2027-03-09T10:20'),
   zone: FENNICK,
   selectedDay: dayNumber(2027, 3, 9),
-  defaultLength: 3_600_000,
+  defaultLength: HOUR,
   calendars: [{ id: 'desk', name: 'Desk work', mark: 'DW' }],
 };
 const read = (line: string) => readTodoLine(parseEntryLine, line, context);

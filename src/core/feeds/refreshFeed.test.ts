@@ -6,6 +6,7 @@ import type { Entry } from '../model/entry';
 import type { State } from '../model/state';
 import { type FeedAnswer, isFeedDue, refreshFeed } from './refreshFeed';
 import { noticeBefore } from '../model/reminder';
+import { HOUR, MINUTE } from '../time/civil';
 
 const source: FeedSource = {
   address: 'http://feeds.fennick.example/rota.ics',
@@ -89,8 +90,8 @@ test('a feed is due at first and after its interval', () => {
   const rota = (tried?: number) =>
     calendar({ feed: { ...source, ...(tried === undefined ? {} : { tried }) } });
   expect(isFeedDue(rota(), 0)).toBe(true);
-  expect(isFeedDue(rota(0), 59 * 60_000)).toBe(false);
-  expect(isFeedDue(rota(0), 60 * 60_000)).toBe(true);
+  expect(isFeedDue(rota(0), 59 * MINUTE)).toBe(false);
+  expect(isFeedDue(rota(0), HOUR)).toBe(true);
   expect(isFeedDue(calendar(), 1e12)).toBe(false);
 });
 

@@ -2,6 +2,7 @@ import { type ChangeContext, makePatch, type Patch, put, remove, type Change } f
 import type { Calendar, FeedProblem, FeedSource } from '../model/calendar';
 import type { Entry } from '../model/entry';
 import type { State } from '../model/state';
+import { MINUTE } from '../time/civil';
 
 /** What came of reading a feed. */
 export type FeedAnswer =
@@ -17,7 +18,7 @@ export type FeedAnswer =
 /** Whether a feed is to be read again. One that failed is tried at its own pace, at the soonest after a quarter hour. */
 export const isFeedDue = (calendar: Calendar, now: number): boolean =>
   calendar.feed !== undefined &&
-  now - (calendar.feed.tried ?? -Infinity) >= calendar.feed.everyMinutes * 60_000;
+  now - (calendar.feed.tried ?? -Infinity) >= calendar.feed.everyMinutes * MINUTE;
 
 const identity = ({ kind, uid, recurrenceId }: Entry): string =>
   JSON.stringify([kind, uid, recurrenceId ?? null]);

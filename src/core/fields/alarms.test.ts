@@ -12,6 +12,7 @@ import {
 } from '../model/reminder';
 import { todoSpan } from '../todos/todoSpan';
 import { readAlarm, writeAlarm } from './alarms';
+import { MINUTE } from '../time/civil';
 
 const options = {
   now: 0,
@@ -142,7 +143,7 @@ const trigger: fc.Arbitrary<ReminderTrigger> = fc.oneof(
     daysBefore: fc.integer({ min: 0, max: 30 }),
     minute: fc.integer({ min: 0, max: 1439 }),
   }),
-  fc.integer({ min: 0, max: 4_000_000 }).map((minute) => ({ kind: 'fixed' as const, at: minute * 60_000 })),
+  fc.integer({ min: 0, max: 4_000_000 }).map((minute) => ({ kind: 'fixed' as const, at: minute * MINUTE })),
 );
 const reminder: fc.Arbitrary<Reminder> = fc
   .record({

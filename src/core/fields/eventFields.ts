@@ -9,7 +9,6 @@ import {
   type Status,
   STATUSES,
 } from '../model/entry';
-import { categoriesOf, listOf } from './categoryNames';
 import {
   choiceColumn,
   choiceForm,
@@ -33,11 +32,11 @@ import {
 } from './people';
 import { relatedToProperty } from './relatedToProperty';
 import { travelProperty } from './travel';
+import { namesIn, namesText } from './nameList';
+import { isPage } from '../model/link';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
-
-const PAGE = /^https?:\/\/\S+$/;
 
 /**
  * The fields of an event, each with all that is to be said of it, in the order of the form. A field that is added to the
@@ -164,14 +163,14 @@ export const EVENT_FIELDS = {
       id: 'categories',
       header: 'Categories',
       names: /^(categor(y|ies)|labels?|tags?|kind|type|kategorien?|catégories?|categorías?)$/,
-      read: (text) => [...new Set(listOf(text))],
-      write: (value) => value.join('; '),
+      read: (text) => namesIn(text),
+      write: (value) => namesText(value, ';'),
     },
     form: {
       kind: 'names',
       schema: z.string(),
-      typed: (value) => value.join(', '),
-      said: categoriesOf,
+      typed: (value) => namesText(value),
+      said: namesIn,
     },
   }),
   availability: field<Availability, Availability, 'availability'>({
@@ -349,7 +348,7 @@ export const EVENT_FIELDS = {
     batch: true,
     property: textProperty('url', 'uri'),
     column: textColumn('link', 'Link', /^(link|url|web|address|website|lien|enlace)$/),
-    form: textForm('link', (typed) => (typed === '' || PAGE.test(typed) ? undefined : 'link')),
+    form: textForm('link', (typed) => (typed === '' || isPage(typed) ? undefined : 'link')),
   }),
 } as const satisfies { readonly [Name in keyof EventFields]-?: RowFor<EventFields[Name]> };
 

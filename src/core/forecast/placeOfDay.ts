@@ -1,5 +1,6 @@
 import type { WorkingDay } from '../model/settings';
 import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
+import { takesTime } from '../schedule/standing';
 
 /** What the places of an ordinary day are called; an empty name is none. */
 export interface OrdinaryPlaces {
@@ -11,9 +12,7 @@ export interface OrdinaryPlaces {
 const isTrip = (occurrence: Occurrence, day: number): boolean =>
   isRibbon(occurrence) &&
   occurrence.location.trim() !== '' &&
-  occurrence.status !== 'cancelled' &&
-  occurrence.ownAnswer !== 'declined' &&
-  (occurrence.availability === 'busy' || occurrence.availability === 'away') &&
+  takesTime(occurrence) &&
   daysOf(occurrence).first <= day &&
   daysOf(occurrence).end > day;
 

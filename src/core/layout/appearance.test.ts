@@ -21,7 +21,7 @@ test.each([
   ['tentative', 'confirmed', { paper: 'tentative', isDashed: true, isAway: false, isStruck: false }],
   ['free', 'confirmed', { paper: 'free', isDashed: false, isAway: false, isStruck: false }],
   ['busy', 'cancelled', { paper: 'free', isDashed: false, isAway: false, isStruck: true }],
-  ['tentative', 'cancelled', { paper: 'free', isDashed: true, isAway: false, isStruck: true }],
+  ['tentative', 'cancelled', { paper: 'free', isDashed: false, isAway: false, isStruck: true }],
 ] as const)('%s and %s', (availability, status, look) => {
   expect(appearanceOf({ availability, status }, 'harbour', categories)).toMatchObject(look);
 });

@@ -1,4 +1,5 @@
 import type { Occurrence } from '../schedule/occurrence';
+import { busyKindOf, isSettled, standingOf } from '../schedule/standing';
 
 /** What of an occurrence its look follows from. */
 export type Seen = Pick<Occurrence, 'availability' | 'status'> &
@@ -31,20 +32,11 @@ export const ownColourOf = (
  * What the availability of an occurrence makes of its ground. An invitation that was not answered, or declined, is an outline alone,
  * and so is a colleague's time that stands over one's own.
  */
-export const paperOf = ({ availability, status, ownAnswer, isOutlined }: Seen): Appearance['paper'] =>
-  availability === 'free' ||
-  isOutlined ||
-  status === 'cancelled' ||
-  ownAnswer === 'needs-action' ||
-  ownAnswer === 'declined'
-    ? 'free'
-    : availability === 'tentative'
-      ? 'tentative'
-      : 'taken';
-
-/** Whether a title is struck through: of what is called off, was declined, or is time for a to-do that is done. */
-export const isStruck = ({ status, ownAnswer, isDone }: Omit<Seen, 'availability'>): boolean =>
-  status === 'cancelled' || ownAnswer === 'declined' || !!isDone;
+export function paperOf(seen: Seen): Appearance['paper'] {
+  if (seen.isOutlined || seen.ownAnswer === 'needs-action') return 'free';
+  const kind = busyKindOf(seen);
+  return kind === undefined ? 'free' : kind === 'tentative' ? 'tentative' : 'taken';
+}
 
 /** How an occurrence of a calendar looks. */
 export const appearanceOf = (
@@ -54,7 +46,7 @@ export const appearanceOf = (
 ): Appearance => ({
   colour: ownColourOf(occurrence, categoryColours) ?? calendarColour ?? 'slate',
   paper: paperOf(occurrence),
-  isDashed: occurrence.availability === 'tentative' || occurrence.ownAnswer === 'needs-action',
+  isDashed: standingOf(occurrence) === 'tentative' || occurrence.ownAnswer === 'needs-action',
   isAway: occurrence.availability === 'away',
-  isStruck: isStruck(occurrence),
+  isStruck: isSettled(occurrence),
 });

@@ -1,6 +1,6 @@
 import { occurrenceOf } from '../schedule/occurrence';
 import { event, FENNICK, zoned } from '../../../testing/samples';
-import { parseDate } from '../time/civil';
+import { DAY, parseDate } from '../time/civil';
 import { clockChangeOn } from '../time/clockChange';
 import { instantOf } from '../time/eventTime';
 import {
@@ -59,7 +59,7 @@ test('the day on which the clock goes back has 25 hours, each with a place of it
   const early = at('2027-10-31T00:30', '2027-10-31T00:45');
   const late = at('2027-10-31T01:30', '2027-10-31T01:45');
   const after = at('2027-10-31T03:00', '2027-10-31T03:30');
-  expect([early.startWall, late.startWall].map((wall) => wall - AUTUMN * 86_400_000)).toEqual([
+  expect([early.startWall, late.startWall].map((wall) => wall - AUTUMN * DAY)).toEqual([
     5_400_000, 5_400_000,
   ]);
   const { cards } = layoutDay([early, late, after], AUTUMN, scale, change);

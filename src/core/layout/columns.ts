@@ -1,3 +1,4 @@
+import { rangesOverlap } from '../time/eventTime';
 /** Something with an extent down a column; half-open, in any unit. */
 export interface Extent {
   readonly key: string;
@@ -13,8 +14,6 @@ export interface Placement {
 
 /** Beyond this many in one group the widths are simply equal: nobody reads hundreds side by side. */
 const LARGEST_EVEN_GROUP = 120;
-
-const overlap = (a: Extent, b: Extent): boolean => a.start < b.end && b.start < a.end;
 
 /** Extents in the order in which they take columns: by start, longer first, then by key. */
 const inOrder = (extents: readonly Extent[]): Extent[] =>
@@ -53,7 +52,7 @@ function evenWidths(group: readonly Extent[], columns: readonly number[]): Place
     (a, b) => columns[a]! - columns[b]! || a - b,
   );
   const rightOf = group.map((extent, item) =>
-    byColumn.filter((other) => columns[other]! > columns[item]! && overlap(extent, group[other]!)),
+    byColumn.filter((other) => columns[other]! > columns[item]! && rangesOverlap(extent, group[other]!)),
   );
   const low = new Array<number>(count).fill(0);
   const high = new Array<number>(count).fill(1);
@@ -61,7 +60,7 @@ function evenWidths(group: readonly Extent[], columns: readonly number[]): Place
   const place = (item: number, left: number, width: number) => {
     placed[item] = { left, width };
     for (let other = 0; other < count; other++) {
-      if (placed[other] || !overlap(group[item]!, group[other]!)) continue;
+      if (placed[other] || !rangesOverlap(group[item]!, group[other]!)) continue;
       if (columns[other]! > columns[item]!) low[other] = Math.max(low[other]!, left + width);
       else high[other] = Math.min(high[other]!, left);
     }
@@ -175,7 +174,7 @@ export function fitColumns<Item extends Extent>(
   const crowds = (groups(inOrder(left)) as Item[][]).map((group) => {
     const start = group[0]!.start;
     const end = Math.max(...group.map((item) => item.end));
-    return { start, left: group, all: ordered.filter((item) => item.start < end && item.end > start) };
+    return { start, left: group, all: ordered.filter((item) => rangesOverlap(item, { start, end })) };
   });
   const crowded = new Set(crowds.flatMap(({ all }) => all.map(({ key }) => key)));
   return { shown: ordered.filter((item) => shown.has(item)), crowds, crowded };

@@ -1,4 +1,5 @@
-import { daysOf, isRibbon, type Occurrence, takesTime } from '../schedule/occurrence';
+import { daysOf, isRibbon, type Occurrence } from '../schedule/occurrence';
+import { takesTime } from '../schedule/standing';
 import type { ClockChange } from '../time/clockChange';
 import { type ColumnRoom, type DayCard, type DayLayout, type HoursScale, layoutDay } from './hours';
 import { layoutRibbons, type Ribbon } from './ribbons';

@@ -164,7 +164,7 @@ describe('the hours of a day', () => {
 
   test('a time is hidden by the fold that it lies in whole, and by none where it reaches out of it', () => {
     const hidden = (from: number, to: number) =>
-      foldsOver(scale, { startWall: from * 3_600_000, endWall: to * 3_600_000, allDay: false });
+      foldsOver(scale, { startWall: from * HOUR, endWall: to * HOUR, allDay: false });
     expect(hidden(6, 7)).toEqual({ before: true, after: false });
     expect(hidden(6, scale.from / 60)).toEqual({ before: true, after: false });
     expect(hidden(6, scale.from / 60 + 1)).toEqual({ before: false, after: false });
@@ -172,7 +172,7 @@ describe('the hours of a day', () => {
     expect(hidden(scale.to / 60 - 1, 23)).toEqual({ before: false, after: false });
     // Over midnight it begins in the evening's.
     expect(hidden(23, 25)).toEqual({ before: false, after: true });
-    expect(foldsOver(scale, { startWall: 0, endWall: 86_400_000, allDay: true })).toEqual({
+    expect(foldsOver(scale, { startWall: 0, endWall: DAY, allDay: true })).toEqual({
       before: false,
       after: false,
     });
@@ -249,5 +249,5 @@ test('views show their days, and steps keep the weekday', () => {
   expect(shownDays({ ...tuesday, view: 'week' }, { ...habits, weekStart: 7 })[0]).toBe(day - 2);
   expect(stepRange(tuesday, 1, habits).day).toBe(day + 7);
   expect(stepRange({ ...tuesday, view: 'days' }, -1, habits).day).toBe(day - 3);
-  expect(stepRange({ ...tuesday, view: 'day' }, 1, habits).day * DAY).toBe(day * DAY + 24 * HOUR);
+  expect(stepRange({ ...tuesday, view: 'day' }, 1, habits).day * DAY).toBe(day * DAY + DAY);
 });

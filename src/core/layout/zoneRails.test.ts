@@ -1,4 +1,4 @@
-import { localString, parseDate } from '../time/civil';
+import { HOUR, localString, parseDate } from '../time/civil';
 import { hoursInZone } from '../time/workingPattern';
 import { dateChange, differenceChange, railLines } from './zoneRails';
 
@@ -22,12 +22,12 @@ test('a week in which one of two clocks changes says from when on they differ ot
   // Halifax changes on 14 March, Lisbon on 28 March.
   expect(differenceChange(HOME, 'America/Halifax', week('2027-03-08'))).toEqual({
     day: parseDate('2027-03-14'),
-    by: 3_600_000,
+    by: HOUR,
   });
   expect(differenceChange(HOME, 'America/Halifax', week('2027-03-15'))).toBeUndefined();
   expect(differenceChange(HOME, 'America/Halifax', week('2027-03-22'))).toEqual({
     day: parseDate('2027-03-28'),
-    by: -3_600_000,
+    by: -HOUR,
   });
 });
 

@@ -1,4 +1,5 @@
 import type { CalendarEvent, EntryBase } from './entry';
+import { withoutMailto } from './emailAddress';
 
 /** Somebody invited (ATTENDEE, RFC 5545 3.8.4.1), in words. */
 export interface Attendee {
@@ -28,7 +29,7 @@ const valueOf = (property: readonly unknown[]): string =>
 export const attendeesOf = ({ attendees = [] }: Pick<EntryBase, 'attendees'>): Attendee[] =>
   attendees.map(({ address: uri, parameters }) => {
     const said = (name: string): string => [parameters[name] ?? ''].flat().join(',');
-    const address = uri.replace(/^mailto:/i, '');
+    const address = withoutMailto(uri);
     const status = said('partstat').toUpperCase();
     return {
       name: said('cn') || address,

@@ -1,8 +1,9 @@
 import { isAtPlace } from '../places/placeName';
-import { plainAddress } from './peopleInOrder';
 import type { Occurrence } from '../schedule/occurrence';
 import type { OccurrenceFilter, OccurrenceIndex } from '../schedule/occurrenceIndex';
 import { DAY } from '../time/civil';
+import { isOff } from '../schedule/standing';
+import { plainAddress } from '../model/emailAddress';
 
 /** So far ahead and back entries with somebody are looked for, in days, and so many of them are told. */
 const REACH = 400;
@@ -43,7 +44,7 @@ export function entriesWith(
   }
   if (only.size === 0) return { next: [], last: [] };
   const range = { start: now - REACH * DAY, end: now + REACH * DAY };
-  const all = index.between(range, zone, filter, only).filter(({ status }) => status !== 'cancelled');
+  const all = index.between(range, zone, filter, only).filter((each) => !isOff(each));
   return {
     next: all.filter(({ end }) => end > now).slice(0, MOST),
     last: all

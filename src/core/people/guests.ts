@@ -1,6 +1,7 @@
 import type { CalendarUser } from '../model/calendarUser';
 import type { Person } from '../model/person';
-import { personOfAddress, plainAddress } from './peopleInOrder';
+import { personOfAddress } from './peopleInOrder';
+import { mailtoOf, plainAddress, withoutMailto } from '../model/emailAddress';
 
 const said = ({ parameters }: CalendarUser, name: string): string =>
   [parameters[name] ?? ''].flat().join(',').toUpperCase();
@@ -11,7 +12,7 @@ export function guestOf(
   isRequired: boolean,
 ): CalendarUser {
   return {
-    address: `mailto:${addresses[0] ?? ''}`,
+    address: mailtoOf(addresses[0] ?? ''),
     parameters: {
       cn: name,
       cutype: kind === 'room' ? 'ROOM' : 'INDIVIDUAL',
@@ -52,13 +53,10 @@ export const answerOf = (guest: CalendarUser): string => said(guest, 'partstat')
 
 /** What a guest is called: their name, or their address. */
 export const guestName = (guest: CalendarUser): string =>
-  [guest.parameters.cn ?? ''].flat().join(' ').trim() || guest.address.replace(/^mailto:/i, '');
+  [guest.parameters.cn ?? ''].flat().join(' ').trim() || withoutMailto(guest.address);
 
 /** Guests with one more; who is among them already stays as they are. */
 export const withGuest = (guests: readonly CalendarUser[], guest: CalendarUser): CalendarUser[] =>
   guests.some(({ address }) => plainAddress(address) === plainAddress(guest.address))
     ? [...guests]
     : [...guests, guest];
-
-/** Whether some text is an e-mail address, as far as that can be told. */
-export const isAddress = (text: string): boolean => /^[^\s@,;<>]+@[^\s@,;<>]+$/.test(text.trim());

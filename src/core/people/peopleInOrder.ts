@@ -1,12 +1,6 @@
 import type { Person } from '../model/person';
 import type { State } from '../model/state';
-
-/** An address as it is compared: its domain has no case, and mail goes by neither's (RFC 5321 2.4). */
-export const plainAddress = (address: string): string =>
-  address
-    .trim()
-    .replace(/^mailto:/i, '')
-    .toLowerCase();
+import { plainAddress } from '../model/emailAddress';
 
 /** A name as it is compared and put in order. */
 export const sortKey = ({ name }: Pick<Person, 'name'>): string => name.toLocaleLowerCase();

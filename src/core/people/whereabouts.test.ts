@@ -8,16 +8,8 @@ import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ownBusy } from './busy/ownBusy';
 import { stateNow } from './busy/stateNow';
 import { entriesWith } from './entriesWith';
-import {
-  answerOf,
-  guestName,
-  guestOf,
-  inNextRole,
-  isAddress,
-  isForInformation,
-  isOptional,
-  withGuest,
-} from './guests';
+import { answerOf, guestName, guestOf, inNextRole, isForInformation, isOptional, withGuest } from './guests';
+import { isAddress } from '../model/emailAddress';
 
 const TUESDAY = parseDate('2027-03-09');
 const at = (hours: number): number => TUESDAY * DAY + hours * HOUR;

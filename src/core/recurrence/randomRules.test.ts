@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { oracleDates, oracleInstants } from '../../../testing/recurrenceOracle';
 import { series } from '../../../testing/samples';
-import { DAY, localString, parseLocal } from '../time/civil';
+import { DAY, localString, MINUTE, parseLocal } from '../time/civil';
 import { expandRule } from './expandRule';
 import { formatRule, parseRule } from './rule';
 import { Series } from './series';
@@ -116,7 +116,7 @@ test('2,000 random rules give the dates that a look at every single day gives, a
       fc.integer({ min: 0, max: 12 * 60 }),
       fc.integer({ min: -20, max: 1100 }),
       (rule, zone, offset, minute, ahead) => {
-        const start = parseLocal('2023-01-01T00:00') + offset * DAY + minute * 60_000;
+        const start = parseLocal('2023-01-01T00:00') + offset * DAY + minute * MINUTE;
         const window = { start: start + ahead * DAY, end: start + (ahead + 220) * DAY };
         const walls = oracleDates(rule, start, window);
         expect({ rule, walls: expandRule(parseRule(rule), start, window, untilOf(rule, start)) }).toEqual({

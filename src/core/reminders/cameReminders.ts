@@ -4,7 +4,7 @@ import type { CameReminder } from '../model/cameReminder';
 import { type Dated, isDated, isTodo } from '../model/entry';
 import type { ReminderTrigger } from '../model/reminder';
 import type { State } from '../model/state';
-import { isOver } from '../todos/currentTodo';
+import { isSettled } from '../schedule/standing';
 import { DAY } from '../time/civil';
 import { instantOf } from '../time/eventTime';
 import type { DueReminder } from './dueReminders';
@@ -21,12 +21,11 @@ export interface Reminded {
   readonly span: RemindedSpan;
 }
 
-/** What a reminder is about; undefined where that is gone, cancelled or done. */
+/** What a reminder is about; undefined where that is gone, off or done. */
 export function remindedOf(state: State, occurrenceKey: string, zone: string): Reminded | undefined {
   const context = { now: 0, newId: () => occurrenceKey, zone };
   const entry = entryAt(state, targetOfKey(occurrenceKey), context);
-  if (!entry || !isDated(entry) || entry.status === 'cancelled') return undefined;
-  if (isTodo(entry) && isOver(entry)) return undefined;
+  if (!entry || !isDated(entry) || isSettled(entry)) return undefined;
   const at = { start: instantOf(entry.start, zone), end: instantOf(entry.end, zone) };
   return { entry, span: remindedSpan(entry, at, zone) };
 }

@@ -4,6 +4,7 @@ import { todoSpan } from '../todos/todoSpan';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { noticeBefore, offsetTrigger, type Reminder, type ReminderTrigger } from '../model/reminder';
 import { type DueReminder, dueReminders } from './dueReminders';
+import { MINUTE } from '../time/civil';
 
 const NONE = { hiddenCalendarIds: [], workingPattern: standardWorkingPattern };
 
@@ -33,17 +34,20 @@ test('a reminder is due however long before: forty days, a year', () => {
   expect(said(due([grant], '2026-05-01T00:00Z', '2027-07-01T00:00Z'))).toHaveLength(3);
 });
 
-test('each occurrence of a series reminds; what is cancelled does not', () => {
+test('each occurrence of a series reminds; what is cancelled or declined does not', () => {
   const rota = series('FREQ=WEEKLY;COUNT=3', { title: 'Rota', reminders: [noticeBefore(10)] });
   expect(said(due([rota], '2027-03-01T00:00Z', '2027-04-30T00:00Z'))).toEqual([
     '2027-03-09T13:50 Rota',
     '2027-03-16T13:50 Rota',
     '2027-03-23T13:50 Rota',
   ]);
-  expect(due([{ ...rota, status: 'cancelled' }], '2027-03-01T00:00Z', '2027-04-30T00:00Z')).toEqual([]);
+  for (const off of [{ status: 'cancelled' as const }, { ownAnswer: 'declined' as const }])
+    expect(due([{ ...rota, ...off }], '2027-03-01T00:00Z', '2027-04-30T00:00Z')).toEqual([]);
+  expect(due([{ ...rota, ownAnswer: 'tentative' }], '2027-03-01T00:00Z', '2027-04-30T00:00Z')).toHaveLength(
+    3,
+  );
 });
 
-const MINUTE = 60_000;
 const ofCall = (reminders: readonly Reminder[], fields: Partial<CalendarEvent> = {}) =>
   event({ id: 'call', title: 'Call', reminders: [...reminders], ...fields });
 const by = (trigger: ReminderTrigger, way: Reminder['by'] = 'notice'): Reminder => ({ trigger, by: way });

@@ -3,7 +3,7 @@ import type { Reminder, ReminderWay } from '../model/reminder';
 import type { Occurrence } from '../schedule/occurrence';
 import type { EntryIndex } from '../schedule/entryIndex';
 import type { OccurrenceFilter } from '../schedule/occurrenceIndex';
-import { isOver } from '../todos/currentTodo';
+import { isOff, isSettled } from '../schedule/standing';
 import { DAY, HOUR } from '../time/civil';
 import { type RemindedSpan, remindedSpan, remindersOf, reminderTimes } from './dueTimes';
 import type { ReminderIndex } from './reminderIndex';
@@ -60,7 +60,7 @@ function dueOf(
 
 /**
  * The reminders that fall due after `from` and up to `to`, oldest first, however far from what they remind of. Those of what
- * is cancelled, or done, are left out, and those of the calendars that the filter hides; two that come at the same time by the same
+ * is off or done are left out, and those of the calendars that the filter hides; two that come at the same time by the same
  * way are one.
  * @param ways by which they come; by any without
  * @param only the entries that are looked at; all without
@@ -76,8 +76,7 @@ export function dueReminders(
 ): DueReminder[] {
   const found = new Map<string, DueReminder>();
   const look = (occurrence: Occurrence, entry: Entry | undefined, isFixed = false): void => {
-    if (!entry || !isDated(entry) || occurrence.status === 'cancelled') return;
-    if (isTodo(entry) && isOver(entry)) return;
+    if (!entry || !isDated(entry) || isOff(occurrence) || isSettled(entry)) return;
     const span = remindedSpan(entry, occurrence, viewZone);
     for (const reminder of remindersOf(entry, reminders.usualOf(entry.calendarId))) {
       if ((reminder.trigger.kind === 'fixed') !== isFixed || (ways && !ways.has(reminder.by))) continue;

@@ -33,6 +33,7 @@ test('a run-down says whole days first, then the hours, when to leave, and the g
     event({ title: 'Rota check', start: zoned('2027-03-09T09:00'), end: zoned('2027-03-09T09:30') }),
     event({ title: 'Tower paint', start: date('2027-03-08'), end: date('2027-03-10'), availability: 'free' }),
     event({ title: 'Off', status: 'cancelled' }),
+    event({ title: 'Not for me', ownAnswer: 'declined' }),
   ]);
   expect(
     entries.map(({ occurrence: { title, ways } }) => [title, ways ? clock(ways.leaveWall) : '']),

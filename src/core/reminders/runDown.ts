@@ -6,6 +6,7 @@ import { DAY, HOUR, MINUTE, weekdayOf } from '../time/civil';
 import { instantOf } from '../time/eventTime';
 import { workingDay } from '../time/workingPattern';
 import { instantToWall, wallToInstant } from '../time/zones';
+import { isOff } from '../schedule/standing';
 
 /** What is new of an entry since the run-down before. */
 export type RunDownChange = 'new' | 'changed';
@@ -48,7 +49,7 @@ const SHORTEST_GAP = HOUR;
  */
 export function runDownOf(day: number, since: number, source: RunDownSource): RunDown {
   const { zone, pattern, entries } = source;
-  const shown = source.occurrences.filter(({ status }) => status !== 'cancelled');
+  const shown = source.occurrences.filter((each) => !isOff(each));
   const changeOf = ({ entryId }: Occurrence): RunDownChange | undefined => {
     const entry = entries.get(entryId);
     if (!entry || entry.modified < since) return undefined;

@@ -1,4 +1,5 @@
 import type { Occurrence } from './occurrence';
+import { busyKindOf } from './standing';
 
 /** What is on now, and what comes next. */
 export interface ComingUp {
@@ -11,8 +12,7 @@ export interface ComingUp {
 /** What of some occurrences is on at an instant, and what begins next: timed ones that one has to be at, perhaps. */
 export function comingUp(occurrences: readonly Occurrence[], now: number): ComingUp {
   const timed = occurrences.filter(
-    ({ allDay, availability, status, ownAnswer }) =>
-      !allDay && availability !== 'free' && status !== 'cancelled' && ownAnswer !== 'declined',
+    (occurrence) => !occurrence.allDay && busyKindOf(occurrence) !== undefined,
   );
   const isOn = timed.filter(({ start, end }) => start <= now && end > now).sort((a, b) => a.end - b.end);
   const next = timed.reduce<Occurrence | undefined>(

@@ -17,7 +17,7 @@ import { daysOffFor, eventAt } from '../change/target';
 import { type CalendarEvent, type DayOffHandling, isEvent } from '../model/entry';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import type { State } from '../model/state';
-import { dateString, localString, parseDate, weekdayOf } from '../time/civil';
+import { dateString, HOUR, localString, parseDate, weekdayOf } from '../time/civil';
 import { DaysOff } from './daysOff';
 import { OccurrenceIndex } from './occurrenceIndex';
 import { exceptionsOf } from './seriesExceptions';
@@ -146,7 +146,7 @@ describe('of a state', () => {
 
   test('a moved occurrence is changed from where it is shown', () => {
     expect(eventAt(state, target, context())?.start).toEqual(zoned('2027-03-16T10:00'));
-    const move = { kind: 'shift', by: 3_600_000 } as const;
+    const move = { kind: 'shift', by: HOUR } as const;
     const after = applyPatch(state, moveEntry(state, target, move, 'this', context()) as Patch);
     const index = new OccurrenceIndex();
     index.load(eventsIn(after));

@@ -5,6 +5,7 @@ import { wallOf } from '../time/eventTime';
 import { workingDay } from '../time/workingPattern';
 import { Series, type SeriesDate } from '../recurrence/series';
 import type { DayOffLookup } from '../recurrence/skipDaysOff';
+import { busyKindOf } from './standing';
 
 /** More dates than this no calendar of days off has within a year. */
 const MOST_DATES = 5_000;
@@ -20,7 +21,7 @@ function datesIn(series: Series, first: number, end: number): readonly SeriesDat
 
 /** Days that are read at once, and kept. */
 const SPAN = 366;
-/** The days that a calendar's all-day entries take, singles and series; cancelled ones and free ones do not count. */
+/** The days that a calendar's all-day entries take, singles and series; what is off or free does not count. */
 export class DaysOff {
   private readonly singles: { first: number; end: number }[] = [];
   private readonly series: Series[] = [];
@@ -35,7 +36,7 @@ export class DaysOff {
         const key = event.recurrenceId.kind === 'date' ? event.recurrenceId.date : event.recurrenceId.local;
         this.changed.set(event.seriesId, (this.changed.get(event.seriesId) ?? new Set()).add(key));
       }
-      if (event.status === 'cancelled' || event.availability === 'free') continue;
+      if (busyKindOf(event) === undefined) continue;
       if (event.recurrence) this.series.push(new Series(event));
       else this.singles.push({ first: parseDate(event.start.date), end: wallOf(event.end) / DAY });
     }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import type { CalendarEvent } from '../model/entry';
 import { type EntryFilter, NO_FILTER } from '../model/look';
-import { DAY, HOUR, localString, parseDate, parseLocal } from '../time/civil';
+import { DAY, HOUR, localString, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
 import { wallToInstant } from '../time/zones';
 import { agendaOf, type AgendaPart } from './agenda';
@@ -73,7 +73,7 @@ describe('an agenda', () => {
             ? `${item.occurrence.title}${item.continues ? ' goes on' : ''}`
             : item.kind === 'gap'
               ? `free ${time(item.startWall)}-${time(item.endWall)}`
-              : `now, ${item.next === undefined ? 'nothing' : item.next / 60_000} to the next`,
+              : `now, ${item.next === undefined ? 'nothing' : item.next / MINUTE} to the next`,
         )
       : undefined;
 

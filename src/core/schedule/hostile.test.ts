@@ -2,7 +2,7 @@ import type { CalendarEvent } from '../model/entry';
 import { expandRule } from '../recurrence/expandRule';
 import { parseRule } from '../recurrence/rule';
 import { problemsOfRule } from '../recurrence/ruleProblems';
-import { DAY, parseDate, parseLocal } from '../time/civil';
+import { DAY, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { series, event, FENNICK, zoned } from '../../../testing/samples';
 import { dayWindow, OccurrenceIndex } from './occurrenceIndex';
 
@@ -34,7 +34,7 @@ test('a rule by the hour or second that picks a position that there is not makes
   // One that there is makes them.
   const two = parseRule('FREQ=HOURLY;BYMINUTE=0,20,40;BYSETPOS=2');
   const [first, second] = expandRule(two, 0, { start: 0, end: DAY });
-  expect([first, second]).toEqual([0, 20 * 60_000]);
+  expect([first, second]).toEqual([0, 20 * MINUTE]);
 });
 
 test('a rule of every part with a large count is answered at once', () => {

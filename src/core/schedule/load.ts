@@ -1,7 +1,8 @@
 import type { WorkingPattern } from '../model/settings';
 import { DAY, MINUTE } from '../time/civil';
 import { workingDay, workingMinutes } from '../time/workingPattern';
-import { daysOf, type Occurrence, takenRange, type TakenSpan, takesTime } from './occurrence';
+import { daysOf, type Occurrence, takenRange, type TakenSpan } from './occurrence';
+import { takesTime } from './standing';
 
 /** How much of a day's working hours is booked, in minutes; overlaps count once. */
 export interface DayLoad {

@@ -5,6 +5,7 @@ import { tieOf } from '../todos/tieOf';
 import { DAY, MINUTE } from '../time/civil';
 import { type InstantRange, ownZone, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
+import { takesTime } from './standing';
 
 /** One instance of an entry in time, with what a view draws of it. */
 export interface Occurrence {
@@ -197,8 +198,3 @@ export const isReminded = (
   { reminds, allDay }: Pick<Occurrence, 'reminds' | 'allDay'>,
   usual: UsualReminders | undefined,
 ): boolean => reminds ?? ((allDay ? usual?.wholeDays : usual?.timed)?.length ?? 0) > 0;
-
-/** Whether it takes the time: counts as booked. */
-export const takesTime = (occurrence: Pick<Occurrence, 'availability' | 'status'>): boolean =>
-  occurrence.status !== 'cancelled' &&
-  (occurrence.availability === 'busy' || occurrence.availability === 'away');

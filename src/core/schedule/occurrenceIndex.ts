@@ -17,10 +17,10 @@ import {
   spansOf,
   takenSpans,
   type TakenSpan,
-  takesTime,
   travelOf,
   waysOf,
 } from './occurrence';
+import { takesTime } from './standing';
 
 /** Floating times and dates lie up to this far from where UTC would read them. */
 const ZONE_REACH = 15 * 60 * 60 * 1000;

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { date, event, FENNICK, remindedOf, series, zoned } from '../../../testing/samples';
 import { dueReminders } from '../reminders/dueReminders';
 import { standardWorkingPattern } from '../time/standardWorkingPattern';
-import { DAY, parseDate } from '../time/civil';
+import { DAY, HOUR, parseDate } from '../time/civil';
 import { IntervalIndex } from './intervalIndex';
 import { gapsBetween, loadOfDays, minutesByCalendar } from './load';
 import { takenSpans, type TakenSpan } from './occurrence';
@@ -93,7 +93,7 @@ test('floating times and whole days are read in the viewer’s zone, wherever th
   );
   for (const zone of ['Pacific/Kiritimati', 'Pacific/Niue', 'Asia/Kathmandu']) {
     const [occurrence] = index.between(dayWindow(day, day + 1, zone), zone);
-    expect(occurrence!.startWall).toBe(day * DAY + 9 * 3_600_000);
+    expect(occurrence!.startWall).toBe(day * DAY + 9 * HOUR);
   }
 });
 

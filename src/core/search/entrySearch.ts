@@ -9,7 +9,7 @@ import type { EntryIndex } from '../schedule/entryIndex';
 import { dayWindow } from '../schedule/occurrenceIndex';
 import { civilDate, DAY, dayNumber, MINUTE, parseDate } from '../time/civil';
 import { instantToWall } from '../time/zones';
-import { isOver } from '../todos/currentTodo';
+import { isSettled } from '../schedule/standing';
 import { dueOf } from '../todos/todoSpan';
 import { isWhat } from './isWhat';
 import { isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
@@ -56,7 +56,7 @@ function hitOf({ entry, occurrence, fields }: Found): SearchHit {
     title: occurrence?.title ?? title,
     location: occurrence?.location ?? location,
     occurrence,
-    isOver: isTodo(entry) && isOver(entry),
+    isOver: isTodo(entry) && isSettled(entry),
     isDue: isTodo(entry) && dueOf(entry) !== undefined,
     isRecurring: entry.recurrence !== undefined || entry.seriesId !== undefined,
     fields,

@@ -1,6 +1,6 @@
 import { type Entry, isDated, isTodo } from '../model/entry';
 import { instantOf } from '../time/eventTime';
-import { isOver } from '../todos/currentTodo';
+import { isSettled } from '../schedule/standing';
 import { dueOf } from '../todos/todoSpan';
 import type { IsWord } from './searchQuery';
 
@@ -11,7 +11,7 @@ interface Asked {
 }
 
 const isSeries = ({ recurrence, seriesId }: Entry): boolean => !!recurrence || seriesId !== undefined;
-const isOpenTodo = (entry: Entry): boolean => isTodo(entry) && !isOver(entry);
+const isOpenTodo = (entry: Entry): boolean => isTodo(entry) && !isSettled(entry);
 
 /** Whether an entry is what is asked for by each word. */
 const IS: Readonly<Record<IsWord, (entry: Entry, asked: Asked) => boolean>> = {
@@ -20,7 +20,7 @@ const IS: Readonly<Record<IsWord, (entry: Entry, asked: Asked) => boolean>> = {
   event: ({ kind }) => kind === 'event',
   todo: isTodo,
   open: isOpenTodo,
-  done: (entry) => isTodo(entry) && isOver(entry),
+  done: (entry) => isTodo(entry) && isSettled(entry),
   // Of a series each date is due by itself.
   overdue: (entry, { zone, now }) =>
     isOpenTodo(entry) &&

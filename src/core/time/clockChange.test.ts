@@ -1,7 +1,7 @@
 import { event, FENNICK, zoned } from '../../../testing/samples';
 import { settleTimes } from '../change/settleTimes';
 import { unclearWall } from './clockChange';
-import { localString, parseLocal } from './civil';
+import { localString, MINUTE, parseLocal } from './civil';
 
 const unclear = (zone: string, local: string) => unclearWall(zone, parseLocal(`${local}:00`));
 
@@ -31,7 +31,7 @@ test('a time that comes twice has both instants', () => {
 
 test('half an hour is doubled where the clock changes by half an hour', () => {
   const found = unclear('Australia/Lord_Howe', '2027-04-04T01:45');
-  expect(found?.kind === 'repeated' && found.second - found.first).toBe(30 * 60_000);
+  expect(found?.kind === 'repeated' && found.second - found.first).toBe(30 * MINUTE);
   expect(unclear('Australia/Lord_Howe', '2027-04-04T01:15')).toBeUndefined();
 });
 

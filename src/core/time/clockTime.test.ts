@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { clockOfMinute, clockOfWall, minuteOfClock } from './clockTime';
+import { MINUTE } from './civil';
 
 test('each minute of a day is said and read back, whatever day it is counted from', () => {
   fc.assert(
@@ -7,7 +8,7 @@ test('each minute of a day is said and read back, whatever day it is counted fro
       const said = clockOfMinute(minute + days * 1440);
       expect(said).toMatch(/^\d\d:\d\d$/);
       expect(minuteOfClock(said)).toBe(minute);
-      expect(clockOfWall((minute + days * 1440) * 60_000)).toBe(said);
+      expect(clockOfWall((minute + days * 1440) * MINUTE)).toBe(said);
     }),
   );
 });

@@ -1,5 +1,6 @@
 import { abbreviationsOf, offsetOfText, searchZones, zoneEntries } from './zoneSearch';
 import { isKnownZone, offsetName, offsetOnce } from './zones';
+import { HOUR } from './civil';
 
 const WINTER = Date.UTC(2027, 0, 15, 12);
 const SUMMER = Date.UTC(2027, 6, 15, 12);
@@ -65,7 +66,7 @@ test('an offset finds the zones that have it at that time of the year', () => {
   expect(found('+1', WINTER)).not.toContain('Europe/Lisbon');
   expect(first('utc+5:45')).toBe('Asia/Kathmandu');
   expect(found('-3:30')).toEqual(['America/St_Johns']);
-  expect(offsetOfText('gmt-0330')).toBe(-3.5 * 3_600_000);
+  expect(offsetOfText('gmt-0330')).toBe(-3.5 * HOUR);
   expect(offsetOfText('+25')).toBeUndefined();
   expect(offsetName('Europe/Lisbon', SUMMER)).toBe('UTC+01:00');
   expect(offsetName('Europe/Lisbon', WINTER)).toBe('UTC');

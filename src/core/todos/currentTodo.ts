@@ -3,6 +3,7 @@ import type { State } from '../model/state';
 import { endAfter } from '../recurrence/occurrenceShape';
 import { TooManyDatesError } from '../recurrence/expandRule';
 import { Series } from '../recurrence/series';
+import { isSettled } from '../schedule/standing';
 import { DAY } from '../time/civil';
 import { atWall, wallOf, zoneOf } from '../time/eventTime';
 import { dueOf } from './todoSpan';
@@ -17,10 +18,6 @@ export interface TodoItem {
   readonly start?: EventTime | undefined;
   readonly due?: EventTime | undefined;
 }
-
-/** How far a to-do is done with, whatever became of it. */
-export const isOver = ({ status }: Pick<Todo, 'status'>): boolean =>
-  status === 'completed' || status === 'cancelled';
 
 /** So many dates of a series are looked at for the next that is open: those that are done before their time go by. */
 const LOOKED_AT = 40;
@@ -115,7 +112,7 @@ function atHand(
   ];
   for (const wall of walls) {
     const other = changedAt.get(wall);
-    if (other && isOver(other)) continue;
+    if (other && isSettled(other)) continue;
     if (other) return undefined;
     const start = atWall(todo.start, wall);
     const end = endAfter(todo, start, zone);

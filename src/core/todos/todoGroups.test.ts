@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { date, FENNICK, todo, zoned } from '../../../testing/samples';
 import type { Todo } from '../model/entry';
-import { DAY, dayNumber, HOUR } from '../time/civil';
+import { DAY, dayNumber, HOUR, MINUTE } from '../time/civil';
 import { todoItems, todosWithin } from './currentTodo';
 import { groupedTodos, TODO_ORDERS } from './todoGroups';
 import { beginningOf, dueOf, todoSpan } from './todoSpan';
 
 const TODAY = dayNumber(2027, 3, 9);
 /** Tuesday, 10:20. */
-const NOW = TODAY * DAY + 10 * HOUR + 20 * 60_000;
+const NOW = TODAY * DAY + 10 * HOUR + 20 * MINUTE;
 const WEEK_END = dayNumber(2027, 3, 15);
 
 const grouped = (todos: readonly Todo[], order: (typeof TODO_ORDERS)[number] = 'due') =>

@@ -3,7 +3,8 @@ import type { EventTime } from '../model/eventTime';
 import { DAY } from '../time/civil';
 import { instantOf, wallOf } from '../time/eventTime';
 import { instantToWall } from '../time/zones';
-import { isOver, type TodoItem } from './currentTodo';
+import type { TodoItem } from './currentTodo';
+import { isSettled } from '../schedule/standing';
 
 /** Parts of the list of to-dos, in their order. */
 export const TODO_GROUPS = ['overdue', 'today', 'week', 'later', 'undated', 'over'] as const;
@@ -36,7 +37,7 @@ export function groupOfTodo(
   weekEnd: number,
   zone: string,
 ): TodoGroup {
-  if (isOver(todo)) return 'over';
+  if (isSettled(todo)) return 'over';
   if (!due) return 'undated';
   const { day, wall } = dueWall(due, zone);
   const today = Math.floor(nowWall / DAY);

@@ -3,7 +3,8 @@ import { partOf, type RelatedTo } from '../model/relatedTo';
 import type { State } from '../model/state';
 import { MINUTE } from '../time/civil';
 import { instantOf, recurrenceKey, wallOf } from '../time/eventTime';
-import { isOver, type TodoItem, todosOf } from './currentTodo';
+import { type TodoItem, todosOf } from './currentTodo';
+import { isOff, isSettled } from '../schedule/standing';
 import { tieOf, tieText } from './tieOf';
 
 /** The key of the date of its series that a to-do in a list is; undefined for one by itself. */
@@ -46,18 +47,18 @@ export function tiesOf(state: Pick<State, 'entries'>): Ties {
   }
   const over = new Set(
     todosOf(state)
-      .filter((todo) => isOver(todo) && !todo.recurrence)
+      .filter((todo) => isSettled(todo) && !todo.recurrence)
       .map((todo) => tieText(todo.uid, changedDateOf(todo))),
   );
   known.set(entries, (ties = { over, times }));
   return ties;
 }
 
-/** How many minutes of entries are time for a to-do in a list. One that repeats counts once; what is cancelled does not. */
+/** How many minutes of entries are time for a to-do in a list. One that repeats counts once; what is off does not. */
 export function plannedMinutes(state: Pick<State, 'entries'>, item: TodoItem, zone: string): number {
   const times = tiesOf(state).times.get(tieOfItem(item)) ?? [];
   return times
-    .filter(({ status }) => status !== 'cancelled')
+    .filter((event) => !isOff(event))
     .reduce((sum, { start, end }) => sum + (instantOf(end, zone) - instantOf(start, zone)) / MINUTE, 0);
 }
 

@@ -2,7 +2,8 @@ import { importanceOf, IMPORTANCES } from '../fields/importance';
 import type { State } from '../model/state';
 import { DAY } from '../time/civil';
 import { atWall, instantOf, wallOf } from '../time/eventTime';
-import { isOver, type TodoItem } from './currentTodo';
+import type { TodoItem } from './currentTodo';
+import { isSettled } from '../schedule/standing';
 import type { Work } from './placeTodos';
 import { beginningOf } from './todoSpan';
 import { minutesLeft, tiesOf, tieOfItem } from './todoTies';
@@ -21,7 +22,7 @@ export function worksOf(
   const { times } = tiesOf(state);
   return items.flatMap((item) => {
     const { key, todo, start, due } = item;
-    if (isOver(todo)) return [];
+    if (isSettled(todo)) return [];
     const minutes = minutesLeft(state, item, zone) ?? (times.has(tieOfItem(item)) ? 0 : usualMinutes);
     if (minutes <= 0) return [];
     const beginning = beginningOf({ ...todo, ...(start ? { start } : {}) });

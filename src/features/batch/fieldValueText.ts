@@ -13,6 +13,7 @@ import { batchWords } from '@/ui/words/batch';
 import { MAY } from '@/ui/words/invitations';
 import { todoWords } from '@/ui/words/todos';
 import { colourName } from './stepText';
+import { withoutMailto } from '@/core/model/emailAddress';
 
 /** What a value is said with. */
 export interface ValueNames {
@@ -53,7 +54,7 @@ const TEXTS: Texts = {
   classification: (value) => words.entry.classification[value],
   status: (value) => ({ ...words.entry.status, ...todoWords.status })[value],
   priority: (value) => (value === undefined ? '' : String(value)),
-  organizer: (user) => user?.address.replace(/^mailto:/i, '') ?? '',
+  organizer: (user) => (user ? withoutMailto(user.address) : ''),
   attendees: (attendees) =>
     attendeesOf({ attendees } as Pick<CalendarEvent, 'attendees'>)
       .map(({ name }) => name)

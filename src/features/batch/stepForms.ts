@@ -10,6 +10,8 @@ import { triggerText } from '@/ui/reminderText';
 import type { Option } from '@/ui/primitives/PlatformField';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
+import { namesIn } from '@/core/fields/nameList';
+import { typedPerson } from '@/core/model/emailAddress';
 
 const said = batchWords.fields;
 const hows = batchWords.hows;
@@ -61,13 +63,6 @@ const number = (name: string, label: string, hint?: string): StepControl => ({
   kind: 'number',
   ...(hint ? { hint } : {}),
 });
-const listOf = (text = ''): string[] =>
-  [...new Set(text.split(/[,;\n]/).map((part) => part.trim()))].filter(Boolean);
-/** `Oona Pell <oona@fennick.example>`, or an address alone. */
-const personOf = (text: string) => {
-  const match = /^(.*?)\s*<([^>]+)>$/.exec(text);
-  return match ? { name: match[1]!.trim(), address: match[2]!.trim() } : { name: '', address: text };
-};
 const minuteAt = (time = ''): number => minuteOfClock(time) ?? -1;
 const HOUR_LONG = 60;
 
@@ -158,7 +153,7 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
       { name: 'names', label: said.names, kind: 'text', mayBeEmpty: true },
     ],
     start: { how: 'add', names: '' },
-    read: ({ how, names }) => ({ kind: 'categories', how, names: listOf(names) }),
+    read: ({ how, names }) => ({ kind: 'categories', how, names: namesIn(names ?? '') }),
   }),
   colour: () => ({
     ...toForm('colour', said.to, [
@@ -198,7 +193,7 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
       { name: 'people', label: said.people, kind: 'text' },
     ],
     start: { how: 'add', people: '' },
-    read: ({ how, people }) => ({ kind: 'people', how, people: listOf(people).map(personOf) }),
+    read: ({ how, people }) => ({ kind: 'people', how, people: namesIn(people ?? '').map(typedPerson) }),
   }),
   shift: () => ({
     controls: [number('days', said.days, said.shiftHint), number('minutes', said.minutes)],

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { categoriesOf } from '@/core/fields/categoryNames';
 import { blankFields } from '@/core/change/eventFields';
 import { date, event, FENNICK, series, zoned } from '../../../testing/samples';
 import {
@@ -124,10 +123,4 @@ test('whatever stands in the fields half-typed, the form is read or said to be u
     }),
     { numRuns: 400 },
   );
-});
-
-test('a category with a comma in its name stays one as long as nobody writes it otherwise', () => {
-  expect(categoriesOf('glass, orders, stores', ['glass, orders'])).toEqual(['glass, orders', 'stores']);
-  expect(categoriesOf('glass,orders', [])).toEqual(['glass', 'orders']);
-  expect(categoriesOf(' glass , glass,, ', ['glass'])).toEqual(['glass']);
 });

@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
 import { useFeeds } from './useFeeds';
+import { MINUTE } from '@/core/time/civil';
 
 /** The page has come to rest before feeds are read for the first time. */
 const FIRST_MS = 8000;
-const EVERY_MS = 60_000;
+const EVERY_MS = MINUTE;
 
 /** Reads the feeds that are due, while the page is open and in sight. */
 export function FeedHost() {

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { isFilterEmpty } from '@/core/schedule/entryFilter';
 import { chosenEntries } from '@/core/schedule/exportChoice';
 import type { EntryFilter } from '@/core/model/look';
-import { dateString, isRealDate, parseDate } from '@/core/time/civil';
+import { dateString, DAY, isRealDate, parseDate } from '@/core/time/civil';
 import { useCommands } from '@/features/workspace';
 import { useCalendars, useDaysQuery, useEngineAnswer, useNowWall, useOpenStore, useSnapshot } from '@/store';
 import { FormDate } from '@/ui/forms/FormDate';
@@ -23,7 +23,6 @@ import { EXPORT_FORMS, exportEntries } from './files';
 
 const said = exportingWords;
 const ALL = '';
-const DAY_MS = 86_400_000;
 
 /** What of the look of Plan can be taken over into a file. */
 export interface ExportLook {
@@ -62,7 +61,7 @@ export function ExportSheet({ calendarId, look, onClose }: ExportSheetProps) {
   const calendars = useCalendars();
   const { context, refuse } = useCommands();
   const entries = useSnapshot(({ state }) => state.entries);
-  const today = Math.floor(useNowWall() / DAY_MS);
+  const today = Math.floor(useNowWall() / DAY);
   const canFilter = look !== undefined && (!isFilterEmpty(look.filter) || look.hidden.length > 0);
   const { control, typed, submit } = useFormOf(ExportChoice, {
     form: 'ics',

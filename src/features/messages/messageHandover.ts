@@ -2,13 +2,14 @@ import { changeSession } from '@/core/change/calendarChanges';
 import type { ChangeContext } from '@/core/change/patch';
 import { followCollections, newSecret, remindersQuery, type Store } from '@/store';
 import { type MessagePlan, messagePlan } from './messagePlan';
+import { HOUR, MINUTE } from '@/core/time/civil';
 
 /** Changes gather for so long before messages are handed over anew, in milliseconds. */
 const GATHER_MS = 2_000;
 /** After a failure it is tried again, each time later, in milliseconds. */
-const AGAIN_MS = [15_000, 60_000, 300_000] as const;
+const AGAIN_MS = [15_000, MINUTE, 300_000] as const;
 /** A plan reaches fourteen days: it is renewed so often, in milliseconds. */
-const RENEWED_MS = 6 * 3_600_000;
+const RENEWED_MS = 6 * HOUR;
 
 /** What came of handing messages over. */
 export interface Handover {

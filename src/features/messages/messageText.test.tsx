@@ -11,7 +11,7 @@ import { reminderMessage } from './messageText';
 const on = (date: number): number => dayNumber(2027, 3, date);
 const messageOf = (entry: Entry) => {
   const from = Date.parse('2027-03-01T00:00Z');
-  const [due] = dueReminders(remindedOf(entry), from, from + 30 * 86_400_000, FENNICK, {
+  const [due] = dueReminders(remindedOf(entry), from, from + 30 * DAY, FENNICK, {
     workingPattern: standardWorkingPattern,
   });
   return reminderMessage(due!, FENNICK);

@@ -1,4 +1,5 @@
 import { Workbox } from 'workbox-window';
+import { HOUR } from '@/core/time/civil';
 
 /** The event by which a browser says that the application can be installed; not in every browser. */
 interface InstallEvent extends Event {
@@ -31,7 +32,7 @@ export const keptApplication = {
 };
 
 /** How often it is looked for a new version, in milliseconds. */
-const LOOK_EVERY = 3_600_000;
+const LOOK_EVERY = HOUR;
 let isStarted = false;
 
 /** Has the browser keep the application, and hears of new versions of it: a page that is open is never replaced by itself. */

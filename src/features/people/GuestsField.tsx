@@ -6,12 +6,10 @@ import {
   guestName,
   guestOf,
   inNextRole,
-  isAddress,
   isForInformation,
   isOptional,
   withGuest,
 } from '@/core/people/guests';
-import { plainAddress } from '@/core/people/peopleInOrder';
 import { usePeople } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -23,6 +21,7 @@ import { peopleWords } from '@/ui/words/people';
 import { FindButton } from './find/FindButton';
 import { DRAFT } from './find/useSubject';
 import { GuestRow } from './GuestRow';
+import { isAddress, plainAddress } from '@/core/model/emailAddress';
 
 const said = peopleWords.guests;
 /** So many are offered while a name is typed. */

@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Subject } from '@/core/people/entriesWith';
 import type { Occurrence } from '@/core/schedule/occurrence';
-import { DAY } from '@/core/time/civil';
+import { DAY, MINUTE } from '@/core/time/civil';
 import { useReveal } from '@/features/workspace';
 import { useCalendars, useEngineAnswer, useNow, useSettings } from '@/store';
 import { shortDayText, timeRangeText } from '@/ui/dates';
@@ -23,7 +23,7 @@ interface NextAndLastProps {
 export function NextAndLast({ who, titles, onShow }: NextAndLastProps) {
   const { homeZone, workingPattern } = useSettings();
   const calendars = useCalendars();
-  const now = Math.floor(useNow() / 60_000) * 60_000;
+  const now = Math.floor(useNow() / MINUTE) * MINUTE;
   const { data } = useEngineAnswer([
     'entriesWith',
     who,

@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { type PersonFields, savePerson } from '@/core/change/peopleChanges';
-import { categoriesOf } from '@/core/fields/categoryNames';
 import { type Person, PERSON_KINDS } from '@/core/model/person';
-import { isAddress } from '@/core/people/guests';
 import { isKnownZone } from '@/core/time/zones';
 import { useCommands } from '@/features/workspace';
 import { ZoneField } from '@/features/zones';
@@ -14,6 +12,8 @@ import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { Sheet } from '@/ui/primitives/Sheet';
 import { words } from '@/ui/words';
 import { peopleWords as said } from '@/ui/words/people';
+import { isAddress } from '@/core/model/emailAddress';
+import { namesIn } from '@/core/fields/nameList';
 
 const PersonForm = z
   .object({
@@ -32,7 +32,7 @@ const PersonForm = z
     notes: z.string().max(20_000),
   })
   .superRefine(({ addresses }, check) => {
-    const wrong = categoriesOf(addresses, []).find((address) => !isAddress(address));
+    const wrong = namesIn(addresses).find((address) => !isAddress(address));
     if (wrong !== undefined)
       check.addIssue({ code: 'custom', path: ['addresses'], message: said.problems.address(wrong) });
   });
@@ -70,13 +70,13 @@ export function PersonSheet({
         ...kept,
         kind: form.kind,
         name: form.name,
-        addresses: categoriesOf(form.addresses, []),
+        addresses: namesIn(form.addresses),
         role: form.role,
         place: form.place,
         ...(isKnownZone(form.zone) ? { zone: form.zone } : {}),
-        groups: categoriesOf(form.groups, person?.groups ?? []),
+        groups: namesIn(form.groups, person?.groups ?? []),
         ...(isRoom && form.seats !== '' ? { seats: Number(form.seats) } : {}),
-        equipment: isRoom ? categoriesOf(form.equipment, person?.equipment ?? []) : [],
+        equipment: isRoom ? namesIn(form.equipment, person?.equipment ?? []) : [],
         notes: form.notes,
       };
       const saved = savePerson(store.getSnapshot().state, fields, context(), person?.id);

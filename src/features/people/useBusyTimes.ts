@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { keepBusyTimes } from '@/core/change/peopleChanges';
 import type { BusyTimes } from '@/core/model/busyTimes';
 import type { Person } from '@/core/model/person';
-import { DAY, startOfWeek } from '@/core/time/civil';
+import { DAY, MINUTE, startOfWeek } from '@/core/time/civil';
 import { startOfDay } from '@/core/time/zones';
 import { useCommands } from '@/features/workspace';
 import { useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
@@ -10,7 +10,7 @@ import { readBusyTimes } from './readDirectory';
 
 /** Busy times are read for so many weeks from this one on, and are asked for again after so long, in milliseconds. */
 const WEEKS = 11;
-const FRESH = 5 * 60_000;
+const FRESH = 5 * MINUTE;
 
 export interface KnownTimes {
   readonly times: ReadonlyMap<string, BusyTimes>;

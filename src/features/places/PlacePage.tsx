@@ -12,6 +12,7 @@ import { words } from '@/ui/words';
 import { placeWords as said } from '@/ui/words/places';
 import { PlaceMapView } from './PlaceMapView';
 import { roomNamed } from './roomNamed';
+import { PLACE_PATHS } from '@/features/workspace';
 
 /** A place: what is known of it, where it is, and what is held there next. */
 export function PlacePage({ written, onClose }: { written: string; onClose: () => void }) {
@@ -29,7 +30,7 @@ export function PlacePage({ written, onClose }: { written: string; onClose: () =
   const { coordinates } = place ?? {};
   const all = () => {
     onClose();
-    router.push({ pathname: '/tidy', params: { span: 'all', find: `"${name}"` } });
+    router.push({ pathname: PLACE_PATHS.tidy, params: { span: 'all', find: `"${name}"` } });
   };
   return (
     <Sheet title={name} closeLabel={words.actions.close} onClose={onClose}>

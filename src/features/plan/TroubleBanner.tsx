@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Banner } from '@/ui/primitives/Banner';
 import { words } from '@/ui/words';
+import { PLACE_PATHS } from '@/features/workspace';
 
 /** Says that entries can't be shown in whole, wherever they are, with the way to them. */
 export function TroubleBanner({ count }: { count: number }) {
@@ -8,7 +9,7 @@ export function TroubleBanner({ count }: { count: number }) {
   if (count === 0) return null;
   const see = () => {
     const params = Object.fromEntries(new URLSearchParams(window.location.search));
-    router.push({ pathname: '/setup', params: { ...params, section: 'aside' } });
+    router.push({ pathname: PLACE_PATHS.setup, params: { ...params, section: 'aside' } });
   };
   return (
     <Banner

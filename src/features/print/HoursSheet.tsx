@@ -14,6 +14,7 @@ import { DAY_HEAD, type HoursPage, layoutHoursPage, LINE, RAIL, wholeLines, whol
 import { CARD_LINE, classes } from './printClasses';
 import type { PrintPaper } from './usePrintPaper';
 import type { CSSProperties } from 'react';
+import { standingOf, takesTime } from '@/core/schedule/standing';
 
 /**
  * The days of a page with their hours down. What lies outside the printed hours is named above and below them, and so is
@@ -202,7 +203,7 @@ function PrintCard({
       <div style={{ maxHeight: wholeLines(card.height) * CARD_LINE, overflow: 'hidden' }}>
         <span className={classes.cardTitle}>
           {occurrence.title || words.entry.noTitle}
-          {occurrence.availability === 'tentative' ? ' ?' : ''}
+          {standingOf(occurrence) === 'tentative' ? ' ?' : ''}
         </span>{' '}
         <span className={classes.cardTime}>
           {timeRangeText(occurrence.startWall, occurrence.endWall).replaceAll('\u00a0', ' ')}
@@ -238,7 +239,7 @@ export function PrintLine({
         style={{
           ...mark,
           // The mark's edge tells the availability where the line has no paper of its own.
-          ...(occurrence.availability === 'busy' || occurrence.availability === 'away'
+          ...(takesTime(occurrence)
             ? null
             : {
                 backgroundColor: '#FFFFFF',
@@ -252,7 +253,7 @@ export function PrintLine({
       <span>
         {occurrence.allDay ? '' : `${timeText(occurrence.startWall)} `}
         <b>{occurrence.title || words.entry.noTitle}</b>
-        {occurrence.availability === 'tentative' ? ' ?' : ''}
+        {standingOf(occurrence) === 'tentative' ? ' ?' : ''}
         {occurrence.availability === 'away' ? ` · ${words.entry.away}` : ''}
       </span>
     </div>

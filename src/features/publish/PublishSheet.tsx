@@ -35,6 +35,7 @@ import { CopiedText } from './CopiedText';
 import { pageOf, SecretPage } from './SecretPage';
 import { copyOfCalendar, textOf } from './copies';
 import { pushCopy, withdraw } from './publishClient';
+import { escapeHtml } from '@/core/interchange/escapeHtml';
 
 const said = exchangeWords.publish;
 /** How many days "as others see it" shows. */
@@ -191,8 +192,7 @@ function PublishedActions({
 }
 
 function Addresses({ publication: { token }, name }: { publication: Publication; name: string }) {
-  const title = name.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
-  const snippet = `<iframe src="${pageOf(token)}" title="${title}" width="480" height="640"></iframe>`;
+  const snippet = `<iframe src="${pageOf(token)}" title="${escapeHtml(name)}" width="480" height="640"></iframe>`;
   return (
     <View style={styles.addresses}>
       <SecretPage token={token} />

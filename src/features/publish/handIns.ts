@@ -5,9 +5,10 @@ import { HandIn } from '@/core/model/handIn';
 import { askServer, type Store, underLock } from '@/store';
 import { Regularly } from '@/ui/regularly';
 import { copiesForColleagues, type Copy } from './copies';
+import { MINUTE } from '@/core/time/civil';
 
 /** So often it is asked for what was handed in, in milliseconds. */
-const EVERY_MS = 60_000;
+const EVERY_MS = MINUTE;
 
 /** What the server holds that was handed in; what can't be read of it is let be. */
 const Answer = z.object({ items: z.array(z.unknown()) });

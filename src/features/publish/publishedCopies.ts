@@ -7,11 +7,12 @@ import { newSecret, type Store, underLock } from '@/store';
 import { exchangeWords } from '@/ui/words/exchange';
 import { copiesOf, type Copy } from './copies';
 import { pushCopy } from './publishClient';
+import { MINUTE } from '@/core/time/civil';
 
 /** Changes gather for so long before they are sent. */
 const GATHER_MS = 1500;
 /** After a failure it is tried again. */
-const AGAIN_MS = 60_000;
+const AGAIN_MS = MINUTE;
 
 /** The calendars in which entries differ between two states. */
 function calendarsTouched(before: State, after: State): ReadonlySet<string> {

@@ -3,9 +3,10 @@ import type { ChangeContext } from '@/core/change/patch';
 import { askServer, followCollections, type Store, underLock } from '@/store';
 import { Regularly } from '@/ui/regularly';
 import { withdraw } from './publishClient';
+import { MINUTE } from '@/core/time/civil';
 
 /** So often it is tried again while the server is out of reach, in milliseconds. */
-const AGAIN_MS = 60_000;
+const AGAIN_MS = MINUTE;
 
 /** Takes addresses off the server that are to be served no more, until they are gone: over reloads, and when the server is back. */
 export class Withdrawals {

@@ -1,5 +1,5 @@
 import { isTodo } from '@/core/model/entry';
-import { DAY } from '@/core/time/civil';
+import { DAY, MINUTE } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { shortDayText, timeText } from '@/ui/dates';
 import { words } from '@/ui/words';
@@ -31,7 +31,7 @@ export function dueText({ entry, span, came }: Heard, now: number, zone: string)
 /** How long it is until one leaves, or until it starts. */
 function untilText(span: Heard['span'], now: number, isAllDay: boolean): string {
   if (isAllDay) return '';
-  const minutesTo = (instant: number) => Math.round((instant - now) / 60_000);
+  const minutesTo = (instant: number) => Math.round((instant - now) / MINUTE);
   if (span.leave < span.start && now < span.start)
     return minutesTo(span.leave) > 0 ? said.leaveIn(minutesTo(span.leave)) : said.leaveNow;
   return reminderWords.startsIn(minutesTo(span.start));

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { heardAt } from '@/core/reminders/quietHours';
 import { type Waiting, waitingReminders } from '@/core/reminders/cameReminders';
 import { useNow, useOpenStore, useSettings, useSnapshot } from '@/store';
+import { MINUTE } from '@/core/time/civil';
 
 /** A reminder that waits and may be heard, since when it may. */
 export interface Heard extends Waiting {
@@ -34,7 +35,7 @@ export function useHeardReminders(): readonly Heard[] {
   // What is held back longer than a timer runs is looked at again by the minute.
   useEffect(() => {
     if (next === Infinity) return;
-    const timer = setTimeout(() => setLate((count) => count + 1), Math.min(next - now, 60_000) + 20);
+    const timer = setTimeout(() => setLate((count) => count + 1), Math.min(next - now, MINUTE) + 20);
     return () => clearTimeout(timer);
   }, [next, now]);
   return all.filter(({ heard }) => heard <= now);

@@ -19,7 +19,7 @@ import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
 import { NoticeLine } from './NoticeLine';
 import { Places } from './Places';
-import { peopleScreen, printScreen, setupScreen, smallScreen, tidyScreen, todosScreen } from './placeScreens';
+import { ALL_PLACES, placeAt, printScreen, smallScreen } from './placeDescriptors';
 import { ScopeSheet } from './ScopeSheet';
 import { useFirstVisit } from './useFirstVisit';
 import { useKeptWorkspace } from './useKeptWorkspace';
@@ -75,13 +75,10 @@ function usePreload(): boolean {
           checkHost,
           newVersion,
           importSheet,
-          tidyScreen,
-          peopleScreen,
-          todosScreen,
-          setupScreen,
+          ...ALL_PLACES,
           smallScreen,
           printScreen,
-        ].map(({ fetchAhead }) => fetchAhead()),
+        ].map(({ fetchAhead }) => fetchAhead?.()),
         calendarFiles().write([], undefined, NOTHING),
       ]).then((parts) => {
         // What did not come is fetched when it is shown; what works on its own begins all the same.
@@ -120,11 +117,11 @@ export function AppShell({ children }: { children: ReactNode }) {
   useKeptWorkspace();
   useFirstVisit();
   const pathname = usePathname();
-  // With hardly any height Plan has all of it: the places come with the rows that its button opens.
+  // In the lowest windows a place may use all of the height: the navigation comes with the rows that its button opens.
   const height = useWindowHeight();
   const rowsOpen = useWorkspace((state) => state.rowsOpen);
   const isSmall = pathname === SMALL_PATH;
-  const showsPlaces = !isSmall && (height !== 'least' || pathname !== '/' || rowsOpen);
+  const showsPlaces = !isSmall && (height !== 'least' || !placeAt(pathname)?.takesAllHeight || rowsOpen);
   return (
     <View style={[styles.shell, wide ? styles.row : null, { backgroundColor: colours.page }]}>
       {wide && showsPlaces ? <Places wide /> : null}

@@ -1,8 +1,6 @@
 import { Link, useGlobalSearchParams, usePathname } from 'expo-router';
 import { Pressable, type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { AppIcon } from '@/ui/icons/AppIcon';
-import type { IconName } from '@/ui/icons/paths';
-import type { State } from '@/core/model/state';
 import { useCommands, workspace } from '@/features/workspace';
 import { useSnapshot } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -11,24 +9,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { sizes, space } from '@/ui/theme/tokens';
 import { useWindowHeight } from '@/ui/useWindowHeight';
 import { words } from '@/ui/words';
-
-type PlacePath = '/' | '/tidy' | '/people' | '/todos' | '/setup';
-const PLACES: { path: PlacePath; icon: IconName; label: string; counts?: 'findings' | 'waiting' }[] = [
-  { path: '/', icon: 'view-week-outline', label: words.places.plan },
-  { path: '/tidy', icon: 'broom', label: words.places.tidy, counts: 'findings' },
-  { path: '/people', icon: 'account-group-outline', label: words.places.people, counts: 'waiting' },
-  { path: '/todos', icon: 'checkbox-marked-outline', label: words.places.todos },
-  { path: '/setup', icon: 'tune-variant', label: words.places.setup },
-];
-
-/** How many invitations were not answered yet, with the letters that wait for a decision. */
-const unanswered = ({ invitations, letters }: State): number => {
-  let count = 0;
-  for (const { role, isCancelled, answers } of invitations.values())
-    if (role === 'guest' && !isCancelled && !answers.some(({ isOutdated }) => !isOutdated)) count++;
-  for (const { direction } of letters.values()) if (direction === 'in') count++;
-  return count;
-};
+import { ALL_PLACES, type Place } from './placeDescriptors';
 
 /** The places of the application: a rail at the left of a wide screen, a bar at the foot of a phone. */
 export function Places({ wide }: { wide: boolean }) {
@@ -40,20 +21,9 @@ export function Places({ wide }: { wide: boolean }) {
   const pathname = usePathname();
   const canUndo = useSnapshot(({ history }) => history.done.length > 0);
   const canRedo = useSnapshot(({ history }) => history.undone.length > 0);
-  const findings = useSnapshot(({ state }) => state.sessions.get('session')?.findings?.count ?? 0);
-  const waiting = useSnapshot(({ state }) => unanswered(state));
   // The places share the address's state, so that one comes back to what one saw.
-  const {
-    calendar: _,
-    section: __,
-    who: ___,
-    chosen: ____,
-    finding: _____,
-    waits: ______,
-    about: _______,
-    free: ________,
-    ...parameters
-  } = useGlobalSearchParams<Record<string, string>>();
+  const parameters: Record<string, string> = { ...useGlobalSearchParams<Record<string, string>>() };
+  for (const { ownParameters } of ALL_PLACES) for (const name of ownParameters) delete parameters[name];
   return (
     <View
       role="navigation"
@@ -71,21 +41,15 @@ export function Places({ wide }: { wide: boolean }) {
           </TitleText>
         </View>
       ) : null}
-      {PLACES.map(({ path, icon, label, counts }) => {
-        const isHere = pathname === path;
-        return (
-          <PlaceLink
-            key={path}
-            path={path}
-            parameters={parameters}
-            label={label}
-            count={counts === 'findings' ? findings : counts === 'waiting' ? waiting : 0}
-            isHere={isHere}
-            placeStyle={placeStyle}
-            icon={icon}
-          />
-        );
-      })}
+      {ALL_PLACES.map((place) => (
+        <PlaceLink
+          key={place.path}
+          place={place}
+          parameters={parameters}
+          isHere={pathname === place.path}
+          placeStyle={placeStyle}
+        />
+      ))}
       {wide ? <View style={styles.fill} /> : null}
       {wide ? <Turns canUndo={canUndo} canRedo={canRedo} /> : null}
       <Pressable
@@ -132,26 +96,20 @@ function Turns({ canUndo, canRedo }: { canUndo: boolean; canRedo: boolean }) {
 
 /** The way to a place. */
 function PlaceLink({
-  path,
+  place: { path, label, icon, useCount },
   parameters,
-  label,
-  count,
   isHere,
   placeStyle,
-  icon,
 }: {
-  path: PlacePath;
-  parameters: { [x: string]: string };
-  label: string;
-  /** How much waits there. */
-  count: number;
+  place: Place;
+  parameters: Readonly<Record<string, string>>;
   isHere: boolean;
   placeStyle: StyleProp<ViewStyle>;
-  icon: IconName;
 }) {
   const { colours } = useTheme();
+  const count = useCount();
   return (
-    <Link href={{ pathname: path, params: parameters }} asChild>
+    <Link href={{ pathname: path as '/', params: parameters }} asChild>
       <Pressable
         aria-label={count > 0 ? words.places.counted(label, count) : label}
         {...({ 'aria-current': isHere ? 'page' : undefined } as object)}

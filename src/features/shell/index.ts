@@ -1,4 +1,4 @@
 export { AppShell } from './AppShell';
 export { NotFound } from './NotFound';
-export { peopleScreen, printScreen, smallScreen, setupScreen, tidyScreen, todosScreen } from './placeScreens';
+export { PLACES, printScreen, smallScreen } from './placeDescriptors';
 export { StoreGate } from './StoreGate';

@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { isStruck } from '@/core/layout/appearance';
+import { isSettled } from '@/core/schedule/standing';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { useReveal } from '@/features/workspace';
 import { useCalendars, useNow } from '@/store';
@@ -35,7 +35,7 @@ export function SmallDay({ occurrences, name }: { occurrences: readonly Occurren
               <AppText
                 tone={isOver ? 'quiet' : 'ink'}
                 numberOfLines={2}
-                style={[styles.grow, isStruck(occurrence) ? styles.struck : null]}
+                style={[styles.grow, isSettled(occurrence) ? styles.struck : null]}
               >
                 {occurrence.title || words.entry.noTitle}
               </AppText>

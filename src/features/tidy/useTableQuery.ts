@@ -5,10 +5,11 @@ import { periodsTouching } from '@/core/time/periods';
 import { usePlanAddress } from '@/features/workspace';
 import { useCalendars, useNow, useSettings } from '@/store';
 import { useSpan } from './useSpan';
+import { HOUR } from '@/core/time/civil';
 
 const NOTHING: readonly string[] = [];
 /** The moment that words are looked for from moves so often, in milliseconds: the table need not with every minute. */
-const MOVES_EVERY = 3_600_000;
+const MOVES_EVERY = HOUR;
 
 /** What the table asks for, as the address says it. */
 export function useTableQuery(

@@ -9,6 +9,7 @@ import { space } from '@/ui/theme/tokens';
 import { todoWords as said } from '@/ui/words/todos';
 import { giveTodoTime, openTodo } from './openTodo';
 import { TodoCard } from './TodoCard';
+import { PLACE_PATHS } from '@/features/workspace';
 
 /** So many stand in the run-down of a day. */
 const SHOWN = 6;
@@ -48,7 +49,7 @@ export function DueTodos() {
             <Button
               kind="quiet"
               label={said.moreDue(due.length - SHOWN)}
-              onPress={() => router.push('/todos')}
+              onPress={() => router.push(PLACE_PATHS.todos)}
             />
           ) : null}
         </View>

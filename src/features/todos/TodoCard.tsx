@@ -1,7 +1,8 @@
 import { useDrag } from '@use-gesture/react';
 import { memo, useEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import type { TodoGroup } from '@/core/todos/todoGroups';
 import { carryTarget, useCommands } from '@/features/workspace';
 import { Button } from '@/ui/primitives/Button';
@@ -60,7 +61,7 @@ export const TodoCard = memo(function TodoCard({
         onDone={(next) => commands.setDone(key, next)}
         onOpen={onOpen}
       />
-      {onTime && !isOver(todo) ? (
+      {onTime && !isSettled(todo) ? (
         <Button
           icon="clock-plus-outline"
           iconOnly

@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet } from 'react-native';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import type { TodoGroup } from '@/core/todos/todoGroups';
 import { useCalendars, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
@@ -31,7 +32,7 @@ export function TodoHead({ item, group, today, details = NONE, isBold, onDone, o
   const { todo } = item;
   const calendar = useCalendars().find(({ id }) => id === todo.calendarId);
   const title = todo.title || words.entry.noTitle;
-  const due = isOver(todo) ? '' : dueText(item, group, homeZone, today);
+  const due = isSettled(todo) ? '' : dueText(item, group, homeZone, today);
   const isLate = group === 'overdue';
   return (
     <>
@@ -44,7 +45,11 @@ export function TodoHead({ item, group, today, details = NONE, isBold, onDone, o
         onPress={() => onOpen(item)}
         style={[styles.words, isBold ? styles.roomy : null]}
       >
-        <AppText weight={isBold ? '700' : '400'} numberOfLines={2} style={isOver(todo) ? styles.over : null}>
+        <AppText
+          weight={isBold ? '700' : '400'}
+          numberOfLines={2}
+          style={isSettled(todo) ? styles.over : null}
+        >
           {title}
         </AppText>
         {due || details.length > 0 ? (

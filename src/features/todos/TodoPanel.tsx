@@ -2,7 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import { entryAt, targetOfKey } from '@/core/change/target';
 import { isReadOnly } from '@/core/model/calendar';
 import { isDated, isTodo } from '@/core/model/entry';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import { groupOfTodo } from '@/core/todos/todoGroups';
 import { dueOf } from '@/core/todos/todoSpan';
 import { plannedMinutes } from '@/core/todos/todoTies';
@@ -52,7 +53,9 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
         calendar={calendar}
         text={[calendar?.name, todoWords.status[found.status]].filter(Boolean).join(' · ')}
       />
-      <TitleText style={isOver(found) ? styles.over : null}>{found.title || words.entry.noTitle}</TitleText>
+      <TitleText style={isSettled(found) ? styles.over : null}>
+        {found.title || words.entry.noTitle}
+      </TitleText>
       {lines.filter(Boolean).map((line) => (
         <AppText key={line} figures>
           {line}
@@ -80,11 +83,11 @@ export function TodoPanel({ todoKey }: { todoKey: string }) {
             <Button kind="primary" label={said.edit} onPress={() => workspace.openTodo(todoKey)} />
             {doneKey === undefined ? null : (
               <Button
-                label={isOver(found) ? said.reopen : said.done}
-                onPress={() => commands.setDone(doneKey, !isOver(found))}
+                label={isSettled(found) ? said.reopen : said.done}
+                onPress={() => commands.setDone(doneKey, !isSettled(found))}
               />
             )}
-            {!listed || isOver(found) ? null : (
+            {!listed || isSettled(found) ? null : (
               <Button label={said.time} onPress={() => workspace.openTodo(listed.key, 'time')} />
             )}
             <Button label={words.actions.bin} onPress={() => void commands.bin([todoKey])} />

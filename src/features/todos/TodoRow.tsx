@@ -1,7 +1,8 @@
 import { memo, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useCommands } from '@/features/workspace';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import type { TodoGroup } from '@/core/todos/todoGroups';
 import { plannedMinutes } from '@/core/todos/todoTies';
 import { useSettings, useSnapshot } from '@/store';
@@ -56,7 +57,7 @@ export const TodoRow = memo(function TodoRow({ item, group, today, onOpen, onTim
           onDone={setDone}
           onOpen={onOpen}
         />
-        {isOver(todo) ? null : (
+        {isSettled(todo) ? null : (
           <Button
             icon="clock-plus-outline"
             iconOnly

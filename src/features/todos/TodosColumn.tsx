@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { isOver } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import { groupedTodos } from '@/core/todos/todoGroups';
 import { worksOf } from '@/core/todos/worksOf';
 import { useSettings, useSnapshot, useTodoItems } from '@/store';
@@ -13,6 +13,7 @@ import { todoWords } from '@/ui/words/todos';
 import { PlaceTodosSheet } from './place/PlaceTodosSheet';
 import { giveTodoTime, openTodo } from './openTodo';
 import { TodoCard } from './TodoCard';
+import { PLACE_PATHS } from '@/features/workspace';
 
 const said = todoWords.column;
 /** So many of a group stand in the column; all of them in their place. */
@@ -29,7 +30,7 @@ export function TodosColumn({ onFold }: { onFold: () => void }) {
   const groups = useMemo(
     () =>
       groupedTodos(
-        items.filter(({ todo }) => !isOver(todo)),
+        items.filter(({ todo }) => !isSettled(todo)),
         'due',
         nowWall,
         weekEnd,
@@ -87,7 +88,7 @@ export function TodosColumn({ onFold }: { onFold: () => void }) {
       </ScrollView>
       <View style={styles.foot}>
         <Button label={todoWords.place.action} onPress={() => setPlacing(true)} />
-        <Button kind="quiet" label={said.all} onPress={() => router.push('/todos')} />
+        <Button kind="quiet" label={said.all} onPress={() => router.push(PLACE_PATHS.todos)} />
       </View>
       {isPlacing ? <PlaceTodosSheet onClose={() => setPlacing(false)} /> : null}
     </View>

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { isOver, type TodoItem } from '@/core/todos/currentTodo';
+import type { TodoItem } from '@/core/todos/currentTodo';
+import { isSettled } from '@/core/schedule/standing';
 import { groupedTodos, TODO_ORDERS, type TodoGroup } from '@/core/todos/todoGroups';
 import { useFoundTodos, useSettings, useTodoItems } from '@/store';
 import { AppText, TitleText } from '@/ui/primitives/AppText';
@@ -18,6 +19,7 @@ import { giveTodoTime, openTodo } from './openTodo';
 import { TodoLineField } from './TodoLineField';
 import { TodoRow } from './TodoRow';
 import { useTodosAddress } from './useTodosAddress';
+import { PLACE_PATHS } from '@/features/workspace';
 
 /** So many of a group are shown at first, and with each press more. */
 const SHOWN = 40;
@@ -34,11 +36,14 @@ export function TodosScreen() {
   const [find, setFind] = useState(look.find);
   const found = useFoundTodos(find, homeZone);
   const asTable = () =>
-    router.push({ pathname: '/tidy', params: { kind: 'todo', span: 'all', ...(find ? { find } : {}) } });
+    router.push({
+      pathname: PLACE_PATHS.tidy,
+      params: { kind: 'todo', span: 'all', ...(find ? { find } : {}) },
+    });
   const [isPlacing, setPlacing] = useState(false);
   const groups = useMemo(() => {
     const shown = items.filter(
-      ({ todo }) => (look.withOver || !isOver(todo)) && (!found || found.ids.has(todo.id)),
+      ({ todo }) => (look.withOver || !isSettled(todo)) && (!found || found.ids.has(todo.id)),
     );
     return groupedTodos(shown, look.order, nowWall, weekEnd, homeZone);
   }, [items, found, look.withOver, look.order, nowWall, weekEnd, homeZone]);

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { categoriesOf } from '@/core/fields/categoryNames';
 import { importanceForm, importanceOf, IMPORTANCES } from '@/core/fields/importance';
 import {
   LONGEST_ESTIMATE,
@@ -17,6 +16,7 @@ import { clockOfMinute, minuteOfClock } from '@/core/time/clockTime';
 import { dueWall } from '@/core/todos/todoGroups';
 import { beginningOf, dueOf, todoSpan } from '@/core/todos/todoSpan';
 import { todoWords } from '@/ui/words/todos';
+import { namesIn } from '@/core/fields/nameList';
 
 const { problems } = todoWords;
 
@@ -189,7 +189,7 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, zone: string): 
     ...(parts.length > 0 ? { parts } : {}),
     ...(form.reminders.length > 0 ? { reminders: form.reminders } : {}),
     status: form.status,
-    categories: categoriesOf(form.categories, before.categories),
+    categories: namesIn(form.categories, before.categories),
     location: form.location.trim(),
     notes: form.notes,
     url: form.url,

@@ -20,3 +20,4 @@ export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } fr
 export { letGoOfUppermost, type Side, sideOf } from './side';
 export { type FileTaker, filesLeft, isSent, takeSentFiles } from './fileTaker';
 export { noteNoticePlace, useNoticePlace } from './noticePlace';
+export { PLACE_PATHS, type PlaceName } from './placePaths';

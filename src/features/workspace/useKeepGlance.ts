@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { isStruck } from '@/core/layout/appearance';
+import { isSettled } from '@/core/schedule/standing';
 import type { Occurrence } from '@/core/schedule/occurrence';
 import { daysOf } from '@/core/schedule/occurrence';
 import { useCalendars, useSettings } from '@/store';
@@ -26,7 +26,7 @@ export function useKeepGlance(occurrences: readonly Occurrence[] | undefined, da
           end: each.end,
           mark: calendar?.mark ?? '',
           colour: calendar?.colour ?? 'slate',
-          isStruck: isStruck(each),
+          isStruck: isSettled(each),
         };
       });
     keepGlance({ day, zone: homeZone, ...(demoNow ? { demoNow } : {}), rows });

@@ -87,6 +87,8 @@ interface Workspace {
     /** What findings propose, in place of steps over the selection. */
     readonly fixes?: readonly FixPart[];
   } | null;
+  /** How much needs a decision in People: the length of that list, once it was looked through. */
+  readonly waiting: number;
   /** Whether the list of the last changes is open. */
   readonly changesShown: boolean;
   /** Whether the rows around the view are open, where a low window folds them. */
@@ -114,6 +116,7 @@ export const useWorkspace = create<Workspace>()(() => ({
   sheet: null,
   searching: false,
   batch: null,
+  waiting: 0,
   changesShown: false,
   rowsOpen: false,
 }));
@@ -196,6 +199,7 @@ export const workspace = {
       editing ? { editing: { ...editing, changed: true, fields: { ...editing.fields, ...fields } } } : {},
     ),
   say: (notice: Notice | null) => set({ notice }),
+  noteWaiting: (waiting: number) => set({ waiting }),
   showKeys: (keysShown: boolean) => set({ keysShown }),
   showChanges: (changesShown: boolean) => set({ changesShown }),
   openSheet: (sheet: PlanSheet | null) => set({ sheet }),

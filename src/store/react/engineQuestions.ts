@@ -12,6 +12,7 @@ import type { CollectionName } from '@/core/model/state';
 import type { EngineClient } from '@/engine/asked';
 import type { Snapshot, Store } from '../store';
 import { useOpenStore } from './StoreContext';
+import { MINUTE } from '@/core/time/civil';
 
 /**
  * What can be asked of the engine, and which collections an answer hangs on: it is asked anew when one of them changes.
@@ -38,7 +39,7 @@ type Given<Name extends QuestionName> = Parameters<EngineClient[Name]>;
 type Answer<Name extends QuestionName> = Awaited<ReturnType<EngineClient[Name]>>;
 
 /** What is not in sight is forgotten after so long, in milliseconds. */
-const KEPT = 60_000;
+const KEPT = MINUTE;
 
 /** These are asked anew when the others have been answered: what is in sight first. */
 const AFTERWARDS: ReadonlySet<QuestionName> = new Set<QuestionName>(['loads', 'categories', 'troubled']);

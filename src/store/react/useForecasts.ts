@@ -1,10 +1,10 @@
 import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { type DayForecast, Forecast, FORECAST } from '@/core/forecast/forecast';
-import { dateString, parseDate } from '@/core/time/civil';
+import { dateString, HOUR, parseDate } from '@/core/time/civil';
 
 /** So long a forecast is as good as new, in milliseconds. */
-const FRESH = 60 * 60_000;
+const FRESH = HOUR;
 /** So long the server may take to answer, in milliseconds. */
 const PATIENCE = 10_000;
 

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { instantToWall } from '@/core/time/zones';
 import { useOpenStore, useSettings } from './StoreContext';
+import { MINUTE } from '@/core/time/civil';
 
 /** The present instant, renewed with each minute of the application's clock. */
 export function useNow(): number {
@@ -14,7 +15,7 @@ export function useNow(): number {
           setNow(clock());
           wait();
         },
-        60_000 - (clock() % 60_000) + 50,
+        MINUTE - (clock() % MINUTE) + 50,
       );
     };
     wait();

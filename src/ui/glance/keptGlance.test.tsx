@@ -1,8 +1,9 @@
 import { type Glance, keepGlance, keptGlance } from './keptGlance';
+import { DAY } from '@/core/time/civil';
 
 const NOON = Date.UTC(2027, 2, 9, 12);
 const glance: Glance = {
-  day: Math.floor(NOON / 86_400_000),
+  day: Math.floor(NOON / DAY),
   zone: 'Europe/Lisbon',
   rows: [
     {
@@ -23,8 +24,8 @@ beforeEach(() => localStorage.clear());
 test('what was kept is shown on its day alone, on the clock of its zone', () => {
   keepGlance(glance);
   expect(at(NOON)).toEqual(glance);
-  expect(at(NOON + 86_400_000)).toBeUndefined();
-  expect(at(NOON - 86_400_000)).toBeUndefined();
+  expect(at(NOON + DAY)).toBeUndefined();
+  expect(at(NOON - DAY)).toBeUndefined();
 });
 
 test('a demo whose clock stands has its own today, and so has an address that says a time', () => {

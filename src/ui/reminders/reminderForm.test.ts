@@ -1,5 +1,5 @@
 import { instantToWall } from '@/core/time/zones';
-import { HOUR } from '@/core/time/civil';
+import { HOUR, MINUTE } from '@/core/time/civil';
 import fc from 'fast-check';
 import { noticeBefore, offsetTrigger, type Reminder, REMINDER_WAYS } from '@/core/model/reminder';
 import { formOfReminder, reminderForm, type TypedReminder } from './reminderForm';
@@ -37,7 +37,7 @@ test('what stands in the form of a reminder says that reminder again', () => {
     }),
     fc
       .integer({ min: 0, max: 2_000_000 })
-      .map((minutes) => ({ kind: 'fixed' as const, at: Date.UTC(2027, 3, 1) + minutes * 60_000 })),
+      .map((minutes) => ({ kind: 'fixed' as const, at: Date.UTC(2027, 3, 1) + minutes * MINUTE })),
   );
   fc.assert(
     fc.property(trigger, fc.constantFrom(...REMINDER_WAYS), (one, by) => {

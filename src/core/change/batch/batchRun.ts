@@ -29,6 +29,7 @@ import {
   type Left,
   singlesStep,
 } from './seriesSteps';
+import { plainAddress } from '../../model/emailAddress';
 
 /** What becomes of a chosen entry. */
 export const OUTCOMES = ['changed', 'unchanged', 'impossible'] as const;
@@ -316,12 +317,11 @@ export class BatchRun {
 
   /** Whether somebody else invites to it, as far as one's own address is known. */
   private isOthers({ organizer, attendees = [] }: Entry): boolean {
-    const address = (uri: string): string => uri.replace(/^mailto:/i, '').toLowerCase();
     return (
       this.own !== undefined &&
       organizer !== undefined &&
-      address(organizer.address) !== this.own &&
-      attendees.some((attendee) => address(attendee.address) === this.own)
+      plainAddress(organizer.address) !== this.own &&
+      attendees.some((attendee) => plainAddress(attendee.address) === this.own)
     );
   }
 

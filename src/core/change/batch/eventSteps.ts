@@ -28,6 +28,7 @@ import {
   trimmed,
   withLength,
 } from './timeSteps';
+import { mailtoOf, plainAddress } from '../../model/emailAddress';
 
 /** The steps that make or take entries, each done by itself. */
 export const APART = [
@@ -104,21 +105,19 @@ const changeCategories: Apply<'categories'> = (event, { how, names }) => {
   return { ...event, categories: categories.filter((name) => !names.includes(name)) };
 };
 
-const addressOf = (uri: string): string => uri.replace(/^mailto:/i, '').toLowerCase();
-
 const changePeople: Apply<'people'> = (event, { how, people }) => {
   const before = event.attendees ?? [];
-  const named = new Set(people.map(({ address }) => addressOf(address)));
-  const isThere = new Set(before.map(({ address }) => addressOf(address)));
+  const named = new Set(people.map(({ address }) => plainAddress(address)));
+  const isThere = new Set(before.map(({ address }) => plainAddress(address)));
   const attendees =
     how === 'remove'
-      ? before.filter(({ address }) => !named.has(addressOf(address)))
+      ? before.filter(({ address }) => !named.has(plainAddress(address)))
       : [
           ...before,
           ...people
-            .filter(({ address }) => !isThere.has(addressOf(address)))
+            .filter(({ address }) => !isThere.has(plainAddress(address)))
             .map(({ name, address }): CalendarUser => ({
-              address: `mailto:${address.replace(/^mailto:/i, '')}`,
+              address: mailtoOf(address),
               parameters: name === '' ? {} : { cn: name },
             })),
         ];

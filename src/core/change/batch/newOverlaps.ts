@@ -1,5 +1,6 @@
 import type { CalendarEvent } from '../../model/entry';
-import { type Occurrence, takenRange, takesTime } from '../../schedule/occurrence';
+import { type Occurrence, takenRange } from '../../schedule/occurrence';
+import { takesTime } from '../../schedule/standing';
 import { type OccurrenceFilter, OccurrenceIndex } from '../../schedule/occurrenceIndex';
 import { DAY } from '../../time/civil';
 import { type InstantRange, instantOf } from '../../time/eventTime';

@@ -1,5 +1,5 @@
 import { type Dated, isTodo, seriesOf } from '../../model/entry';
-import { isOver } from '../../todos/currentTodo';
+import { isSettled } from '../../schedule/standing';
 import { Series } from '../../recurrence/series';
 import { TooManyDatesError } from '../../recurrence/expandRule';
 import { shapeAt, rangeChangeAt, rangeChanges } from '../../recurrence/occurrenceShape';
@@ -45,7 +45,7 @@ export function doneStep(work: UnitOfWork, target: Target, { isDone }: StepOf<'d
   if (!entry) return 'entry-missing';
   if (!isTodo(entry)) return 'no-todo';
   const shown = entryAt(state, target, context);
-  if (shown && isTodo(shown) && isOver(shown) === isDone) return [target];
+  if (shown && isTodo(shown) && isSettled(shown) === isDone) return [target];
   const done = setDone(state, target, isDone, context);
   if (isRefused(done)) return done.refused;
   work.add(done.changes);

@@ -8,7 +8,6 @@ import type { ItipMessage } from '../../people/invitations/itipMessage';
 import { declineProposal, receiveAsOrganizer } from '../../people/invitations/organizer';
 import { readMessages } from '../../people/invitations/readMessage';
 import { withGuest } from '../../people/guests';
-import { plainAddress } from '../../people/peopleInOrder';
 import { toBin } from '../binChanges';
 import { type ChangeContext, makePatch, type Patch, remove } from '../patch';
 import { UnitOfWork } from '../unitOfWork';
@@ -16,6 +15,7 @@ import { entriesOfUid } from './entriesOfUid';
 import { putGuestEntries } from './guestEntries';
 import { lettersOf, type Wording } from './letters';
 import { ownAddresses } from './ownUser';
+import { plainAddress } from '../../model/emailAddress';
 
 /** Answers an invitation: the entry says so, and a letter waits to go out. */
 export function giveAnswer(

@@ -1,5 +1,6 @@
 import type { CalendarUser } from '../../model/calendarUser';
 import type { State } from '../../model/state';
+import { mailtoOf } from '../../model/emailAddress';
 
 /** The addresses that are one's own, as others invite them; none before one is kept. */
 export const ownAddresses = ({ settings }: Pick<State, 'settings'>): string[] =>
@@ -11,5 +12,5 @@ export function ownUser(state: Pick<State, 'settings'>): CalendarUser | undefine
   const name = state.settings.get('settings')?.addresses?.name ?? '';
   return address === undefined
     ? undefined
-    : { address: `mailto:${address}`, parameters: name === '' ? {} : { cn: name } };
+    : { address: mailtoOf(address), parameters: name === '' ? {} : { cn: name } };
 }

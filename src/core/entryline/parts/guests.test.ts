@@ -1,4 +1,4 @@
-import { parseDate, parseLocal } from '@/core/time/civil';
+import { HOUR, parseDate, parseLocal } from '@/core/time/civil';
 import { type EntryLineContext, parseEntryLine } from '../parseEntryLine';
 import { guestCompletions } from './guests';
 
@@ -7,7 +7,7 @@ const context: EntryLineContext = {
   nowWall: parseLocal('2027-03-09T10:20'),
   zone: 'Europe/Lisbon',
   selectedDay: parseDate('2027-03-09'),
-  defaultLength: 3_600_000,
+  defaultLength: HOUR,
   calendars: [],
   people,
 };

@@ -1,5 +1,6 @@
 import { type Candidate, wholeWords } from '../candidate';
 import type { LineContext } from '../lineContext';
+import { linksIn } from '../../model/link';
 
 const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, '');
 const SIGN = /(?<=^|\s)#([\p{L}\p{N}_&-]+)/gu;
@@ -88,18 +89,8 @@ export function* statesOfEntryIn(text: string, edges: ReadonlySet<number>): Gene
   }));
 }
 
-const LINK = /(?<![\p{L}\p{N}])(?:https?:\/\/|www\.)[^\s<>"]+/giu;
-
 /** A link: the address of a page. */
-export function* linksIn(text: string): Generator<Candidate> {
-  for (const match of text.matchAll(LINK)) {
-    const address = match[0].replace(/[.,;:!?)\]]+$/u, '');
-    yield {
-      from: match.index,
-      to: match.index + address.length,
-      score: 20,
-      slots: ['link'],
-      said: { url: /^www\./i.test(address) ? `https://${address}` : address },
-    };
-  }
+export function* linkPartsIn(text: string): Generator<Candidate> {
+  for (const { from, to, url } of linksIn(text))
+    yield { from, to, score: 20, slots: ['link'], said: { url } };
 }

@@ -1,5 +1,4 @@
 import { uidOf } from '../../change/versions';
-import { listOf } from '../../fields/categoryNames';
 import { initialFields } from '../../fields/eventFields';
 import { type EntryFieldName, initialValues } from '../../fields/fieldsOf';
 import {
@@ -22,6 +21,7 @@ import { todoSpan } from '../../todos/todoSpan';
 import { type ColumnMapping, type CsvField, FIELDS_OF_COLUMNS, FLOATING } from './columns';
 import type { CsvTable } from './csvTable';
 import { type DateOrder, dayAfter, type Moment, readDate, readMoment, readTime } from './dates';
+import { namesIn } from '../../fields/nameList';
 
 /** Why a row could not be read, or a part of it. */
 export const CSV_PROBLEMS = [
@@ -200,7 +200,7 @@ function readFields<Kind extends Entry['kind']>(
 }
 
 function timesOf(text: string, start: EventTime, report: Report): EventTime[] {
-  return listOf(text).flatMap((part): EventTime[] => {
+  return namesIn(text).flatMap((part): EventTime[] => {
     const local =
       /^\d{4}-\d\d-\d\d(T\d\d:\d\d(:\d\d)?)?$/.exec(part) && readDate(part.slice(0, 10), 'day-month');
     if (!local) {

@@ -5,7 +5,7 @@ import type { CalendarEvent } from '../../model/entry';
 import { standardWorkingPattern } from '../../time/standardWorkingPattern';
 import { DaysOff } from '../../schedule/daysOff';
 import { OccurrenceIndex } from '../../schedule/occurrenceIndex';
-import { DAY, localString, parseLocal } from '../../time/civil';
+import { DAY, localString, MINUTE, parseLocal } from '../../time/civil';
 import { offsetOnce } from '../../time/zones';
 import { readCalendarFile } from './readCalendarFile';
 import { writeCalendarFile } from './writeCalendarFile';
@@ -18,7 +18,7 @@ const shown = (events: readonly CalendarEvent[], from = '2027-01-01', to = '2028
   index.load(events);
   return index
     .between({ start: Date.parse(from), end: Date.parse(to) }, FENNICK)
-    .map(({ start, end, title }) => `${new Date(start).toISOString()} ${(end - start) / 60_000} ${title}`);
+    .map(({ start, end, title }) => `${new Date(start).toISOString()} ${(end - start) / MINUTE} ${title}`);
 };
 
 const zones = fc.constantFrom('Europe/Lisbon', 'America/Halifax', 'America/Santiago', 'Atlantic/Azores');

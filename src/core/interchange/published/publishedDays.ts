@@ -1,6 +1,7 @@
 import type { CalendarEvent } from '../../model/entry';
 import { daysOf, type Occurrence } from '../../schedule/occurrence';
 import { dayWindow, OccurrenceIndex } from '../../schedule/occurrenceIndex';
+import { isOff } from '../../schedule/standing';
 
 /** An occurrence on one day of a published calendar, with its notes, and the UID that its readers see. */
 export interface PublishedItem {
@@ -25,7 +26,7 @@ export function publishedDays(
   index.load(events);
   const occurrences = index
     .between(dayWindow(range.first, range.end, zone), zone)
-    .filter(({ status }) => status !== 'cancelled');
+    .filter((occurrence) => !isOff(occurrence));
   const days = new Map<number, PublishedItem[]>();
   for (const occurrence of occurrences) {
     const { first, end } = daysOf(occurrence);

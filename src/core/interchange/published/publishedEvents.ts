@@ -1,6 +1,7 @@
 import { FIELD_NAMES, rowOf } from '../../fields/eventFields';
 import type { PublishedLevel } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/entry';
+import { busyKindOf, isOff } from '../../schedule/standing';
 
 /** What an entry is called where others see only that the time is taken. */
 export const TAKEN_TITLES = { busy: 'Busy', tentative: 'Perhaps busy', away: 'Away', free: 'Free' } as const;
@@ -35,14 +36,17 @@ function seenAt(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
   return seen as CalendarEvent;
 }
 
-const atLevel = (event: CalendarEvent, level: PublishedLevel): CalendarEvent =>
-  level === 'busy'
-    ? { ...seenAt(event, level), title: TAKEN_TITLES[event.availability], sequence: 0 }
-    : seenAt(event, level);
+function atLevel(event: CalendarEvent, level: PublishedLevel): CalendarEvent {
+  const seen = seenAt(event, level);
+  if (level !== 'busy') return seen;
+  // The status is not seen here: what it makes of the time is said by the availability.
+  const availability = busyKindOf(event) ?? 'free';
+  return { ...seen, availability, title: TAKEN_TITLES[availability], sequence: 0 };
+}
 
 /**
  * What others see of a calendar's entries at a level. Private and confidential ones are only taken time at any level, and
- * so is every occurrence of a private series; what is called off, or private and takes no time, is not there at all.
+ * so is every occurrence of a private series; what is off, or private and takes no time, is not there at all.
  * Reminders and attached files stay here.
  *
  * @param elsewhere changed occurrences of the calendar's series that were moved to other calendars: they are not here
@@ -63,7 +67,7 @@ export function publishedCopy(
       ? level
       : 'busy';
   const isShown = (event: CalendarEvent): boolean =>
-    event.status !== 'cancelled' && (levelOf(event) !== 'busy' || event.availability !== 'free');
+    !isOff(event) && (levelOf(event) !== 'busy' || event.availability !== 'free');
   const uidOf = (head: CalendarEvent): string => seenUid(head, levelOf(head));
 
   const leftOut = new Map<string, CalendarEvent[]>();

@@ -8,6 +8,7 @@ import type { WorkingPattern } from '../../model/settings';
 import { localString } from '../../time/civil';
 import type { InstantRange } from '../../time/eventTime';
 import { availabilityComponents, readAvailability } from './availability';
+import { mailtoOf } from '../../model/emailAddress';
 
 /** FBTYPE (RFC 5545 3.2.9) of each kind; what is not known of counts as busy. */
 const TYPES: Readonly<Record<BusyKind, string>> = {
@@ -65,7 +66,7 @@ export function writeFreeBusy(
       ['dtstamp', {}, 'date-time', utc(stamp)],
       ['dtstart', {}, 'date-time', utc(range.start)],
       ['dtend', {}, 'date-time', utc(range.end)],
-      ['attendee', {}, 'cal-address', `mailto:${owner.address}`],
+      ['attendee', {}, 'cal-address', mailtoOf(owner.address)],
       ['x-depth', {}, 'unknown', depth],
       ...periods,
     ],

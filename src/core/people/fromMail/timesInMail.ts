@@ -1,6 +1,7 @@
 import type { EntryLineContext, EntryLineDraft } from '../../entryline/parseEntryLine';
 import type { EventTime } from '../../model/eventTime';
 import { instantOf } from '../../time/eventTime';
+import { linksIn } from '../../model/link';
 
 /** A time that a mail names, with the words that it stands in. */
 export interface FoundTime {
@@ -65,8 +66,7 @@ export function timesInMail(
 }
 
 /** The first link of a text that looks like one; '' without one. */
-export const linkInMail = (text: string): string =>
-  /https?:\/\/[^\s<>"')\]]+/.exec(text)?.[0].replace(/[.,;:!?]+$/, '') ?? '';
+export const linkInMail = (text: string): string => linksIn(text).next().value?.url ?? '';
 
 /** The subject without what answers and forwards put before it. */
 export const titleOfSubject = (subject: string): string =>

@@ -1,7 +1,7 @@
 import type { CalendarUser } from '../../model/calendarUser';
 import { type CalendarEvent, GUESTS_MAY_USUALLY } from '../../model/entry';
-import { plainAddress } from '../peopleInOrder';
 import { isAt, type ItipMessage } from './itipMessage';
+import { plainAddress } from '../../model/emailAddress';
 
 /** A message and whom it goes to. */
 export interface Outgoing {

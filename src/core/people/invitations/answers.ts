@@ -2,8 +2,8 @@ import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent, OwnAnswer } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { ANSWERS, type GuestAnswer, type Invitation } from '../../model/invitation';
-import { plainAddress } from '../peopleInOrder';
 import { dateKey } from './itipMessage';
+import { plainAddress } from '../../model/emailAddress';
 
 /** PARTSTAT (RFC 5545 3.2.12) of an answer, and back. */
 export const partstatOf = (answer: OwnAnswer | 'delegated'): string => answer.toUpperCase();

@@ -4,11 +4,11 @@ import type { EventTime } from '../../model/eventTime';
 import type { Answer, GuestAnswer, Invitation } from '../../model/invitation';
 import { Series } from '../../recurrence/series';
 import { zoneOf } from '../../time/eventTime';
-import { plainAddress } from '../peopleInOrder';
 import { answerFor, answerOfPartstat, withAnswer, withPartstat } from './answers';
 import { dateKey, isAt, type ItipMessage, type ItipPart } from './itipMessage';
 import { asTold, isRescheduled, onDate } from './sharedFields';
 import type { Outgoing } from './addressing';
+import { mailtoOf, plainAddress } from '../../model/emailAddress';
 
 /** What came of a message: it was believed, it says nothing new, or it waits for a decision. */
 export type Received =
@@ -257,7 +257,7 @@ export interface GivenAnswer {
 /** A guest as they stand in an entry; somebody whom it was passed on to is none of them yet. */
 const selfIn = (event: CalendarEvent | undefined, own: readonly string[]): CalendarUser =>
   event?.attendees?.find((guest) => isAt(guest, own)) ?? {
-    address: `mailto:${own[0] ?? ''}`,
+    address: mailtoOf(own[0] ?? ''),
     parameters: {},
   };
 

@@ -13,6 +13,7 @@ import type { Outgoing } from './addressing';
 import { type Audience, tell, type Told } from './telling';
 import { untoldOf } from './untold';
 import { writeMessage } from './writeMessage';
+import { MINUTE } from '../../time/civil';
 
 const JUNA = 'juna.marsh@fennick.example';
 const SALMA = 'salma.wray@fennick.example';
@@ -25,7 +26,7 @@ const user = (address: string, parameters: CalendarUser['parameters'] = {}): Cal
 });
 const organizer: CalendarUser = { address: `mailto:${JUNA}`, parameters: { cn: 'Juna Marsh' } };
 let clock = Date.UTC(2027, 1, 1, 12);
-const later = (): number => (clock += 60_000);
+const later = (): number => (clock += MINUTE);
 let ids = 0;
 const options = () => ({ zone: 'Europe/Lisbon', now: clock, newId: () => `read-${++ids}` });
 
@@ -506,7 +507,7 @@ describe('what is published, and busy times (RFC 5546 4.1, 4.3)', () => {
     expect(
       readFreeBusy(text)!.spans.map(({ start, end, kind }) => [
         new Date(start).toISOString().slice(0, 16),
-        (end - start) / 60_000,
+        (end - start) / MINUTE,
         kind,
       ]),
     ).toEqual([

@@ -3,7 +3,7 @@ import type { CalendarEvent } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import type { ItipMethod } from '../../model/invitation';
 import { instantOf } from '../../time/eventTime';
-import { plainAddress } from '../peopleInOrder';
+import { plainAddress } from '../../model/emailAddress';
 
 /** What a message says of an entry, or of one of its dates. */
 export interface ItipPart {

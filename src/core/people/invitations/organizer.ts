@@ -1,11 +1,11 @@
 import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
 import type { GuestAnswer, Invitation } from '../../model/invitation';
-import { plainAddress } from '../peopleInOrder';
 import { allGuestsOf, addressed, guestsOf, isAmong, type Outgoing } from './addressing';
 import { answerFor, answerOfPartstat, timeSequenceOf, withAnswer, withAnswers } from './answers';
 import { comesFrom } from './guest';
 import type { ItipMessage, ItipPart } from './itipMessage';
+import { plainAddress } from '../../model/emailAddress';
 
 /** What came of a message to the one who invites. */
 export type Answered =

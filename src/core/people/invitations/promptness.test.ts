@@ -1,7 +1,7 @@
 import { Invitation } from '../../model/invitation';
 import { promptnessOf } from './promptness';
+import { HOUR } from '../../time/civil';
 
-const HOUR = 3_600_000;
 const SALMA = 'salma.wray@fennick.example';
 const told = (id: string, took: number | undefined, fields: Partial<Invitation> = {}): Invitation =>
   Invitation.parse({

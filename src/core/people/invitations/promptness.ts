@@ -1,5 +1,6 @@
 import type { Invitation } from '../../model/invitation';
-import { plainAddress } from '../peopleInOrder';
+import { plainAddress } from '../../model/emailAddress';
+import { DAY } from '../../time/civil';
 
 /** How promptly somebody answers, by what they were invited to so far. */
 export interface Promptness {
@@ -11,7 +12,7 @@ export interface Promptness {
 }
 
 /** So much later than this somebody answers late, in milliseconds. */
-export const LATE = 24 * 3_600_000;
+export const LATE = DAY;
 
 /**
  * How promptly somebody answers. What they took is counted from the last time that they were told; an invitation that was called off

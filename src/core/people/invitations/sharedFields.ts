@@ -4,8 +4,8 @@ import type { CalendarEvent } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import { endAfter } from '../../recurrence/occurrenceShape';
 import { zoneOf } from '../../time/eventTime';
-import { plainAddress } from '../peopleInOrder';
 import { dateKey } from './itipMessage';
+import { plainAddress } from '../../model/emailAddress';
 
 /**
  * What of an entry is told to its guests; the rest is its owner's own: calendar, categories, colour, reminders, ways, files,

@@ -2,12 +2,12 @@ import type { CalendarUser } from '../../model/calendarUser';
 import type { CalendarEvent } from '../../model/entry';
 import type { Invitation } from '../../model/invitation';
 import { SECOND } from '../../time/civil';
-import { plainAddress } from '../peopleInOrder';
 import { addressed, guestsOf, isAmong, type Outgoing, without } from './addressing';
 import { withPartstat } from './answers';
 import { dateKey, isAt, type ItipMessage, type ItipPart } from './itipMessage';
 import { asTold, onDate } from './sharedFields';
 import { byDate, difference, standing, untoldOf } from './untold';
+import { plainAddress } from '../../model/emailAddress';
 
 /** Whom to tell: everybody, or those only whom it touches. */
 export type Audience = 'all' | 'touched';

@@ -9,6 +9,7 @@ import { FileError, LARGEST_FILE, type ReadProblem } from '../../interchange/ica
 import type { JCalProperty } from '../../model/jcal';
 import { Person } from '../../model/person';
 import { isKnownZone } from '../../time/zones';
+import { withoutMailto } from '../../model/emailAddress';
 
 /** The largest file of cards that is read, in bytes, and the most cards of one: pictures in them make them long. */
 export const LARGEST_CARDS = Math.min(LARGEST_FILE, 40 * 1024 * 1024);
@@ -85,7 +86,7 @@ function personOf(properties: readonly JCalProperty[]): CardPerson | undefined {
   const addresses = all('email')
     .map((property, at) => ({ address: String(property[3]).trim(), rank: rankOf(property), at }))
     .sort((a, b) => a.rank - b.rank || a.at - b.at)
-    .map(({ address }) => address.replace(/^mailto:/i, ''))
+    .map(({ address }) => withoutMailto(address))
     .filter(Boolean);
   const structured = all('adr')[0]?.[3];
   const locality = Array.isArray(structured) ? [structured[3]].flat().join(' ') : '';

@@ -1,7 +1,8 @@
 import type { CalendarEvent, Todo } from '../../model/entry';
 import type { EntryIndex } from '../../schedule/entryIndex';
 import { byStart, type OccurrenceIndex } from '../../schedule/occurrenceIndex';
-import { type Occurrence, takesTime } from '../../schedule/occurrence';
+import type { Occurrence } from '../../schedule/occurrence';
+import { takesTime } from '../../schedule/standing';
 import type { WorkingDay } from '../../model/settings';
 import { DAY } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';

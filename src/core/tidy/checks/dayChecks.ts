@@ -1,5 +1,6 @@
 import type { CalendarEvent } from '../../model/entry';
-import { daysOf, type Occurrence, takesTime } from '../../schedule/occurrence';
+import { daysOf, type Occurrence } from '../../schedule/occurrence';
+import { takesTime } from '../../schedule/standing';
 import { DAY, MINUTE } from '../../time/civil';
 import { isDayOff, workingMinutes } from '../../time/workingPattern';
 import { type Check, type Checked, finding, gathered } from './check';

@@ -7,6 +7,7 @@ import { type Check, type Checked, finding } from './check';
 import type { Finding } from './finding';
 import { Groups } from './groups';
 import { isLikeTitle } from './likeTitles';
+import { isOff } from '../../schedule/standing';
 
 /** So far apart near doubles begin and end at most, in milliseconds. */
 const NEAR_START = 30 * MINUTE;
@@ -77,7 +78,7 @@ interface Doubled {
 
 /** Entries that are there more than once: by their UID (RFC 5545 3.8.4.7), by title and time, or nearly so. */
 export const doubles: Check = (checked) => {
-  const counts = (event: CalendarEvent): boolean => event.status !== 'cancelled' && checked.isOwn(event);
+  const counts = (event: CalendarEvent): boolean => !isOff(event) && checked.isOwn(event);
   const groupsOf = (check: 'same-uid' | 'double', keyOf: (event: CalendarEvent) => string | undefined) =>
     new Groups<CalendarEvent, Doubled>(
       (event) => (counts(event) ? [keyOf(event) ?? []].flat() : []),

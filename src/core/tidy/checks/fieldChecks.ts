@@ -5,6 +5,7 @@ import { DAY, MINUTE } from '../../time/civil';
 import { instantOf, wallOf } from '../../time/eventTime';
 import { type Check, type Checked, finding, type Found } from './check';
 import type { CheckName, Finding } from './finding';
+import { standingOf } from '../../schedule/standing';
 
 /** So long hours last at most before it is asked whether they are meant. */
 const VERY_LONG = 3 * DAY;
@@ -70,7 +71,7 @@ const CHECKS_OF_ONE: Readonly<Partial<Record<CheckName, EventCheck>>> = {
       ? { details: about(event, checked, { other: event.location }) }
       : undefined,
   'tentative-past': (event, checked) =>
-    (event.status === 'tentative' || event.availability === 'tentative') && checked.isOver(event)
+    standingOf(event) === 'tentative' && checked.isOver(event)
       ? { details: about(event, checked), fix: toBin(event)! }
       : undefined,
   'unanswered-past': (event, checked) =>

@@ -11,6 +11,7 @@ import { overlaps } from './overlapCheck';
 import { ofSeries } from './seriesChecks';
 import { spellings, wrongZones } from './spellingChecks';
 import { ofTodos } from './todoChecks';
+import { DAY } from '../../time/civil';
 
 /** All checks, each with all that it finds. */
 const CHECKS_RUN: readonly Check[] = [
@@ -47,7 +48,7 @@ export const MOST_LISTED = 500;
 /** After so many changes all is looked at anew. */
 const MOST_TOUCHED = 5000;
 
-const timeOf = ({ details }: Finding): number => details.at ?? (details.day ?? 0) * 86_400_000;
+const timeOf = ({ details }: Finding): number => details.at ?? (details.day ?? 0) * DAY;
 /** The first findings of a check, of however many. */
 function firstOf(check: CheckName, found: readonly Finding[]): Finding[] {
   const sign = COMING.has(check) ? 1 : -1;

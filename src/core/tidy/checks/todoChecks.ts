@@ -1,7 +1,7 @@
 import type { Todo } from '../../model/entry';
 import { DAY } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
-import { isOver } from '../../todos/currentTodo';
+import { isOff, isSettled } from '../../schedule/standing';
 import { tieOf, tieText } from '../../todos/tieOf';
 import { dueOf } from '../../todos/todoSpan';
 import { type Checked, finding, type Found } from './check';
@@ -29,13 +29,13 @@ const CHECKS_OF_ONE: Readonly<Partial<Record<CheckName, TodoCheck>>> = {
     todo.title.trim() === '' ? { details: { name: '', other: todo.location, at: todo.created } } : undefined,
   'todo-overdue': (todo, checked) => {
     const due = dueAt(todo, checked);
-    return !isOver(todo) && due !== undefined && due < checked.query.now - LONG_OVERDUE
+    return !isSettled(todo) && due !== undefined && due < checked.query.now - LONG_OVERDUE
       ? { details: { name: todo.title, at: due - 1 }, fix: toBin(todo)! }
       : undefined;
   },
   'todo-over': (todo, checked) => {
     const at = todo.completed ?? todo.modified;
-    return isOver(todo) && at < checked.query.now - LONG_OVER
+    return isSettled(todo) && at < checked.query.now - LONG_OVER
       ? { details: { name: todo.title, at }, fix: toBin(todo)! }
       : undefined;
   },
@@ -67,7 +67,7 @@ function ofEachTodo(checked: Checked): FollowTodos {
 function todoDoubles(checked: Checked): FollowTodos {
   const groups = new Groups<Todo, Finding>(
     (todo) =>
-      isOver(todo) || todo.seriesId !== undefined || todo.title.trim() === '' || checked.isClosed(todo)
+      isSettled(todo) || todo.seriesId !== undefined || todo.title.trim() === '' || checked.isClosed(todo)
         ? []
         : [JSON.stringify([todo.title.trim().toLowerCase(), dueOf(todo), todo.recurrence?.rules])],
     (todos) => {
@@ -89,14 +89,14 @@ function timesOver(checked: Checked): FollowTodos {
   const open = new Map<string, Todo>();
   return (touched) => {
     for (const [id, todo] of touched) {
-      if (todo && !isOver(todo) && !todo.recurrence && todo.seriesId === undefined) open.set(id, todo);
+      if (todo && !isSettled(todo) && !todo.recurrence && todo.seriesId === undefined) open.set(id, todo);
       else open.delete(id);
     }
     if (open.size === 0) return [];
     const { zone, now } = checked.query;
     const last = new Map<string, number>();
     for (const event of checked.index.all()) {
-      if (event.relatedTo === undefined || event.status === 'cancelled') continue;
+      if (event.relatedTo === undefined || isOff(event)) continue;
       const tie = tieOf(event);
       // What repeats gives time again and again.
       const end = event.recurrence ? Infinity : instantOf(event.end, zone);

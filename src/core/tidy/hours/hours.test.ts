@@ -4,7 +4,7 @@ import type { CalendarEvent } from '@/core/model/entry';
 import { initialSettings } from '@/core/model/initialSettings';
 import { NO_FILTER } from '@/core/model/look';
 import { OccurrenceIndex } from '@/core/schedule/occurrenceIndex';
-import { localString, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
+import { DAY, localString, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { columnsOf, hoursOf } from './hours';
 import { HOURS_BY, HOURS_STEPS, type HoursAnswer, type HoursQuery } from './hoursQuery';
 
@@ -78,7 +78,7 @@ test('a day of the clock change has the hours that it has, and whole days count 
 test('columns are weeks from the first weekday on, months or days, cut to the range', () => {
   const texts = (step: (typeof HOURS_STEPS)[number], weekStart = 1) =>
     columnsOf({ first: day('2027-02-25'), end: day('2027-03-10') }, step, weekStart).map(({ first, end }) =>
-      [first, end].map((each) => new Date(each * 86_400_000).toISOString().slice(5, 10)).join(' '),
+      [first, end].map((each) => new Date(each * DAY).toISOString().slice(5, 10)).join(' '),
     );
   expect(texts('week')).toEqual(['02-25 03-01', '03-01 03-08', '03-08 03-10']);
   expect(texts('week', 7)).toEqual(['02-25 02-28', '02-28 03-07', '03-07 03-10']);
@@ -225,7 +225,7 @@ test('each instant counts once: the same as counted minute by minute', () => {
       const from = Date.UTC(2027, 2, 26);
       // The clock goes forward on the 28th.
       const to = Date.UTC(2027, 2, 29, 23);
-      const occurrences = index.between({ start: from - 86_400_000, end: to + 86_400_000 }, FENNICK);
+      const occurrences = index.between({ start: from - DAY, end: to + DAY }, FENNICK);
       let counted = 0;
       for (let minute = from; minute < to; minute += MINUTE)
         if (

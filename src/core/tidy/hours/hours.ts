@@ -16,6 +16,8 @@ import type {
   HoursStep,
   SeriesCost,
 } from './hoursQuery';
+import { busyKindOf, isOff } from '../../schedule/standing';
+import { rangesOverlap } from '../../time/eventTime';
 
 /** Free time counts from so long on: an hour, in minutes. */
 const UNBROKEN = 60;
@@ -69,8 +71,7 @@ function takenIn(index: OccurrenceIndex, query: HoursQuery, range: DayRange): Ta
     .between(index.withWays(window), zone, { hiddenCalendarIds, workingPattern })
     .flatMap((occurrence): Taken[] => {
       const event = index.fieldsOf(occurrence);
-      if (!event || occurrence.status === 'cancelled' || !counted.includes(occurrence.availability))
-        return [];
+      if (!event || isOff(occurrence) || !counted.includes(busyKindOf(occurrence) ?? 'free')) return [];
       const keys = keysOf(event);
       if (!keys) return [];
       const span = occurrence.allDay ? occurrence : takenRange(occurrence);
@@ -222,9 +223,7 @@ function workOf(
 ): Pick<HoursColumn, 'working' | 'booked' | 'meetings' | 'unbroken'> {
   const sums = { working: 0, booked: 0, meetings: 0, unbroken: 0 };
   const window = dayWindow(first, end, zone);
-  const near = taken.filter(
-    ({ occurrence, start, end: to }) => !isRibbon(occurrence) && start < window.end && to > window.start,
-  );
+  const near = taken.filter((each) => !isRibbon(each.occurrence) && rangesOverlap(each, window));
   for (let day = first; day < end; day++) {
     const { spans } = workingDay(workingPattern, day);
     if (spans.length === 0) continue;

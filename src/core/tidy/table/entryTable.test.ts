@@ -97,6 +97,22 @@ test('a series is one row with its occurrences in the range, which unfold under 
   ]);
 });
 
+test('what is off can be left out: cancelled, or declined, as a whole or on one date', async () => {
+  const off = tableOf([
+    invoices,
+    { ...paint, ownAnswer: 'declined' },
+    { ...weekly, status: 'cancelled' },
+    { ...moved, ownAnswer: 'tentative' },
+    { ...old, start: zoned('2027-03-10T09:00'), end: zoned('2027-03-10T10:00'), status: 'cancelled' },
+  ]);
+  const shown = async (more: Partial<TableQuery>) => said((await off.rows(query(more), 0, 100)).rows);
+  expect(await shown({ as: 'occurrences', withoutCancelled: true })).toEqual([
+    'Lens invoices',
+    'Keeper rota call, late',
+  ]);
+  expect(await shown({ as: 'occurrences' })).toHaveLength(7);
+});
+
 test('without a range all entries are there, each once', async () => {
   const { rows, sums } = await table.rows(query({ range: undefined }), 0, 100);
   expect(said(rows)).toEqual(['Old report', 'Keeper rota call', 'Lens invoices', 'Tower paint']);

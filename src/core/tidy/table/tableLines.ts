@@ -8,6 +8,7 @@ import { dueOf } from '../../todos/todoSpan';
 import { MINUTE } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
 import type { EntryOrigin, EntryRow, TableQuery } from './tableQuery';
+import { isOff, standingOf } from '../../schedule/standing';
 
 /** A row before it is sorted: what it stands for, and the occurrences in the range that it sums. */
 export interface TableLine {
@@ -28,7 +29,7 @@ const acceptsOf = (query: TableQuery, found: ReadonlySet<string> | undefined): A
   return (entry) =>
     (query.kind === undefined || entry.kind === query.kind) &&
     !hidden.has(entry.calendarId) &&
-    !(query.withoutCancelled && entry.status === 'cancelled') &&
+    !(query.withoutCancelled && isOff(entry)) &&
     (!found || found.has(entry.id)) &&
     passes(entry);
 };
@@ -146,6 +147,7 @@ export function rowOfLine(line: TableLine, isFeed: boolean, isUnfolded: boolean,
     ...(isEvent(entry) ? { availability: entry.availability } : {}),
     classification: entry.classification,
     status: entry.status,
+    standing: standingOf(entry),
     ...(entry.priority === undefined ? {} : { priority: entry.priority }),
     ...(!isEvent(entry) && entry.percent !== undefined ? { percent: entry.percent } : {}),
     categories: entry.categories,

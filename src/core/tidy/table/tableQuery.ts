@@ -3,6 +3,7 @@ import type { EventTime } from '../../model/eventTime';
 import type { EntryFilter } from '../../model/look';
 import type { Reminder } from '../../model/reminder';
 import type { WorkingPattern } from '../../model/settings';
+import type { Standing } from '../../schedule/standing';
 
 /** The columns of the table of all entries, in the order that they stand in at first. */
 export const TABLE_COLUMNS = [
@@ -128,6 +129,7 @@ export interface EntryRow {
   readonly availability?: CalendarEvent['availability'];
   readonly classification: Entry['classification'];
   readonly status: Entry['status'];
+  readonly standing: Standing;
   readonly priority?: number;
   /** How much of a to-do is done, in hundredths. */
   readonly percent?: number;

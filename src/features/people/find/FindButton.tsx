@@ -5,6 +5,7 @@ import { personOfAddress } from '@/core/people/peopleInOrder';
 import { usePeople } from '@/store';
 import { Button } from '@/ui/primitives/Button';
 import { peopleWords } from '@/ui/words/people';
+import { PLACE_PATHS } from '@/features/workspace';
 
 /** Looks for a time that suits the guests of something, as far as they are known. */
 export function FindButton({ guests, about }: { guests: readonly CalendarUser[]; about: string }) {
@@ -19,7 +20,7 @@ export function FindButton({ guests, about }: { guests: readonly CalendarUser[];
       style={styles.start}
       onPress={() =>
         router.navigate({
-          pathname: '/people',
+          pathname: PLACE_PATHS.people,
           params: { chosen: chosen.join(','), finding: '1', about },
         })
       }

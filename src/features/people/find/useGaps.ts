@@ -45,7 +45,7 @@ const PAUSE = 10;
 const STEP = 15 * MINUTE;
 /** So many dates of a series are looked at. */
 const DATES = 10;
-const WEEK = 7 * 86_400_000;
+const WEEK = 7 * DAY;
 
 const attenderOf = (
   person: Person,

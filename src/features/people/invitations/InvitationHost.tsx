@@ -2,11 +2,12 @@ import { useCallback, useEffect } from 'react';
 import { entriesOfUid } from '@/core/change/invitations/entriesOfUid';
 import type { ReceivedMail } from '@/core/change/invitations/receiveLetter';
 import { untoldIn } from '@/core/change/invitations/tellGuests';
+import { waitingFor } from '@/core/change/invitations/waitingFor';
 import type { ChangeContext, Patch } from '@/core/change/patch';
 import type { Entry } from '@/core/model/entry';
 import type { State } from '@/core/model/state';
 import { takeSentFiles, useWorkspace, workspace } from '@/features/workspace';
-import { holdLock, type Store, useOpenStore } from '@/store';
+import { holdLock, type Store, useNow, useOpenStore } from '@/store';
 import { invitationWords as said } from '@/ui/words/invitations';
 import { MailDraftSheet } from '../mail/MailDraftSheet';
 import { useMailDraft } from '../mail/mailDraft';
@@ -24,6 +25,8 @@ const OFFERS = 'orderly-week-offers';
 const MOST_ASKED = 3;
 /** So long ago something was done just now, in milliseconds. */
 const JUST_NOW = 15_000;
+
+const homeZoneOf = ({ settings }: State): string => settings.get('settings')?.homeZone ?? 'UTC';
 
 const guestsOf = (entry: Entry | null): string =>
   (entry?.attendees ?? [])
@@ -79,6 +82,29 @@ function sayMail(received: readonly ReceivedMail[]): void {
   if (count > 0) workspace.say({ text: said.waits.cameIn(count), tone: 'done', undo: false });
 }
 
+/** Keeps the number beside People: counted in a quiet moment, so that no press waits for it. */
+function useCountWaiting(): void {
+  const { store } = useOpenStore();
+  const now = useNow();
+  useEffect(() => {
+    let handle = 0;
+    const count = () => {
+      const { state } = store.getSnapshot();
+      workspace.noteWaiting(waitingFor(state, now, homeZoneOf(state)).length);
+    };
+    const countSoon = () => {
+      cancelIdleCallback(handle);
+      handle = requestIdleCallback(count, { timeout: 1000 });
+    };
+    countSoon();
+    const leave = store.subscribe(countSoon);
+    return () => {
+      cancelIdleCallback(handle);
+      leave();
+    };
+  }, [store, now]);
+}
+
 /** What invitations do on their own: mail is carried, and changes are asked about. */
 export function InvitationHost() {
   const { store, clock } = useOpenStore();
@@ -87,7 +113,7 @@ export function InvitationHost() {
     (): ChangeContext => ({
       now: clock(),
       newId: () => crypto.randomUUID(),
-      zone: store.getSnapshot().state.settings.get('settings')?.homeZone ?? 'UTC',
+      zone: homeZoneOf(store.getSnapshot().state),
     }),
     [store, clock],
   );
@@ -107,6 +133,7 @@ export function InvitationHost() {
       () => offers?.end(),
     );
   }, [store, contextOf]);
+  useCountWaiting();
   useEffect(() => watch(store, clock), [store, clock]);
   useEffect(() => takeSentFiles(takeInvitations(store, contextOf)), [store, contextOf]);
   const mail = useMailDraft((state) => state.mail);

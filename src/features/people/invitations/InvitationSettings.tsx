@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Settings } from '@/core/model/settings';
-import { isAddress } from '@/core/people/guests';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
@@ -11,6 +10,7 @@ import { Check } from '@/ui/primitives/Check';
 import { TextField } from '@/ui/primitives/TextField';
 import { space } from '@/ui/theme/tokens';
 import { invitationWords } from '@/ui/words/invitations';
+import { isAddress } from '@/core/model/emailAddress';
 
 const said = invitationWords.settings;
 

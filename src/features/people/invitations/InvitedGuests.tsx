@@ -8,7 +8,6 @@ import { answerOf, isForInformation, isOptional } from '@/core/people/guests';
 import { answerFor, partstatOf } from '@/core/people/invitations/answers';
 import { isAt } from '@/core/people/invitations/itipMessage';
 import { silentGuests } from '@/core/people/invitations/organizer';
-import { plainAddress } from '@/core/people/peopleInOrder';
 import { DAY } from '@/core/time/civil';
 import { instantToWall } from '@/core/time/zones';
 import { useSettings, useSnapshot } from '@/store';
@@ -22,6 +21,7 @@ import { FindButton } from '../find/FindButton';
 import { GuestRow } from '../GuestRow';
 import { askToTell } from './telling';
 import { useInvitationDeeds } from './useInvitationDeeds';
+import { plainAddress } from '@/core/model/emailAddress';
 
 const said = invitationWords.guests;
 

@@ -9,6 +9,7 @@ import { words } from '@/ui/words';
 import { invitationWords } from '@/ui/words/invitations';
 import { peopleWords } from '@/ui/words/people';
 import { AvailabilityLanes } from '../find/AvailabilityLanes';
+import { rangesOverlap } from '@/core/time/eventTime';
 
 const said = invitationWords.own;
 
@@ -31,7 +32,7 @@ export function OwnDay({
     ({ entryId, allDay }) => !exceptEntryIds.includes(entryId) && !allDay,
   );
   const busy = ownBusy(occurrences);
-  const overlapping = busy.filter((span) => span.start < end && span.end > start);
+  const overlapping = busy.filter((span) => rangesOverlap(span, { start, end }));
   const titles = overlapping.map(({ title }) => title || words.entry.noTitle);
   return (
     <View style={styles.day}>

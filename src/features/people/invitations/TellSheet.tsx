@@ -6,7 +6,7 @@ import { untoldIn } from '@/core/change/invitations/tellGuests';
 import { editEach, madeOfEach } from '@/core/change/editEach';
 import { isRefused } from '@/core/change/eventFields';
 import type { CalendarUser } from '@/core/model/calendarUser';
-import { guestName, isAddress } from '@/core/people/guests';
+import { guestName } from '@/core/people/guests';
 import type { Audience } from '@/core/people/invitations/telling';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSettings, useSnapshot } from '@/store';
@@ -20,6 +20,7 @@ import { words } from '@/ui/words';
 import { invitationWords } from '@/ui/words/invitations';
 import { useInvitationDeeds } from './useInvitationDeeds';
 import { whenText } from './wording';
+import { isAddress } from '@/core/model/emailAddress';
 
 const said = invitationWords.tell;
 const LONGEST_NAME = 200;

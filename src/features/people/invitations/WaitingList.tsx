@@ -1,3 +1,4 @@
+import { type Waiting, waitingFor } from '@/core/change/invitations/waitingFor';
 import { useState, useSyncExternalStore } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { ownAddresses } from '@/core/change/invitations/ownUser';
@@ -12,8 +13,8 @@ import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { invitationWords } from '@/ui/words/invitations';
 import { lookForMail, postState } from './post';
-import { type Waiting, waitingOf } from './waiting';
 import { whenText } from './wording';
+import { MINUTE } from '@/core/time/civil';
 
 const said = invitationWords.waits;
 
@@ -46,10 +47,10 @@ export function WaitingList({ shown, onShow }: { shown: string | undefined; onSh
   const { colours } = useTheme();
   const { homeZone } = useSettings();
   const state = useSnapshot((snapshot) => snapshot.state);
-  const now = Math.floor(useNow() / 60_000) * 60_000;
+  const now = Math.floor(useNow() / MINUTE) * MINUTE;
   const [subscribe] = useState(() => postState.subscribe);
   const { isBusy, isAway } = useSyncExternalStore(subscribe, postState.get);
-  const waiting = waitingOf(state, now, homeZone);
+  const waiting = waitingFor(state, now, homeZone);
   const out = [...state.letters.values()].filter(({ direction }) => direction === 'out').length;
   const hasAddress = ownAddresses(state).length > 0;
   return (

@@ -1,3 +1,4 @@
+import { type Waiting, waitingFor } from '@/core/change/invitations/waitingFor';
 import { StyleSheet, View } from 'react-native';
 import { messageIn } from '@/core/change/invitations/answering';
 import { firstOf } from '@/core/change/scopes';
@@ -19,7 +20,6 @@ import { OwnDay } from './OwnDay';
 import { ReceivedInvitation } from './ReceivedInvitation';
 import { useInvitationDeeds } from './useInvitationDeeds';
 import { reasonOf } from './WaitingList';
-import { type Waiting, waitingOf } from './waiting';
 import { whenText } from './wording';
 import { SideHead } from '../SideHead';
 
@@ -32,7 +32,7 @@ export function WaitingPage({ id, onClose }: { id: string; onClose: () => void }
   const state = useSnapshot((snapshot) => snapshot.state);
   const reveal = useReveal();
   const now = useNow();
-  const all = waitingOf(state, now, homeZone);
+  const all = waitingFor(state, now, homeZone);
   const waiting = all.find((each) => each.id === id);
   // What was answered stays in sight until one goes on.
   const event = waiting?.event ?? entriesOfUid(state, id)[0];

@@ -10,9 +10,10 @@ import { askServer, followCollections, newSecret, type Store } from '@/store';
 import { offerWords as said } from '@/ui/words/offers';
 import { Regularly } from '@/ui/regularly';
 import { wordingOf } from '../invitations/wording';
+import { MINUTE } from '@/core/time/civil';
 
 /** So often it is asked whether a time was chosen, in milliseconds. */
-const EVERY_MS = 60_000;
+const EVERY_MS = MINUTE;
 /** Changes gather for so long before they are sent. */
 const GATHER_MS = 300;
 

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { changeSettings } from '@/core/change/calendarChanges';
 import type { Calendar } from '@/core/model/calendar';
 import { colleagueOfLane } from '@/core/people/busy/colleagueOccurrences';
-import { useCommands, usePlanAddress } from '@/features/workspace';
+import { PLACE_PATHS, useCommands, usePlanAddress } from '@/features/workspace';
 import { useOpenStore, useSettings } from '@/store';
 import { MenuItem } from '@/ui/primitives/MenuItem';
 import { type Anchor, Popover } from '@/ui/primitives/Popover';
@@ -37,7 +37,7 @@ export function ChipMenu({
       <Popover anchor={anchor} label={calendar.name} onClose={onClose}>
         <MenuItem
           label={words.chips.colleaguePage}
-          onPress={act(() => router.push({ pathname: '/people', params: { who: colleague } }))}
+          onPress={act(() => router.push({ pathname: PLACE_PATHS.people, params: { who: colleague } }))}
         />
         <MenuItem
           label={words.chips.colleagueOut}
@@ -70,7 +70,7 @@ export function ChipMenu({
       />
       <MenuItem
         label={words.chips.details}
-        onPress={act(() => router.push({ pathname: '/setup', params: { calendar: calendar.id } }))}
+        onPress={act(() => router.push({ pathname: PLACE_PATHS.setup, params: { calendar: calendar.id } }))}
       />
     </Popover>
   );

@@ -1,13 +1,13 @@
 import { moveOfKey } from './keyMoves';
+import { DAY, HOUR } from '@/core/time/civil';
 
-const HOUR = 3_600_000;
 const key = (name: string, shiftKey = false) => ({ key: name, shiftKey });
 
 test.each([
   ['ArrowDown', false, { kind: 'shift', by: HOUR / 2 }],
   ['ArrowUp', false, { kind: 'shift', by: -HOUR / 2 }],
-  ['ArrowRight', false, { kind: 'shift', by: 24 * HOUR }],
-  ['ArrowLeft', false, { kind: 'shift', by: -24 * HOUR }],
+  ['ArrowRight', false, { kind: 'shift', by: DAY }],
+  ['ArrowLeft', false, { kind: 'shift', by: -DAY }],
   ['ArrowDown', true, { kind: 'stretch', edge: 'end', by: HOUR / 2 }],
   ['ArrowUp', true, { kind: 'stretch', edge: 'end', by: -HOUR / 2 }],
 ])('hours: %s, shift %s', (name, shift, move) => {
@@ -15,9 +15,9 @@ test.each([
 });
 
 test.each([
-  ['ArrowRight', false, { kind: 'shift', by: 24 * HOUR }],
-  ['ArrowRight', true, { kind: 'stretch', edge: 'end', by: 24 * HOUR }],
-  ['ArrowLeft', true, { kind: 'stretch', edge: 'end', by: -24 * HOUR }],
+  ['ArrowRight', false, { kind: 'shift', by: DAY }],
+  ['ArrowRight', true, { kind: 'stretch', edge: 'end', by: DAY }],
+  ['ArrowLeft', true, { kind: 'stretch', edge: 'end', by: -DAY }],
 ])('whole days: %s, shift %s', (name, shift, move) => {
   expect(moveOfKey(key(name, shift), true, 30)).toEqual(move);
 });

@@ -14,8 +14,7 @@ import { corner, hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps } from '@/ui/web';
 import { words } from '@/ui/words';
 import { DueFlag } from '../grid/DueFlag';
-
-const MINUTE = 60_000;
+import { MINUTE } from '@/core/time/civil';
 
 /** A line of small words under the date. */
 const WORDS = 15;

@@ -6,6 +6,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
+import { MINUTE } from '@/core/time/civil';
 
 /** Folded hours: a hatched band over all days that says what it hides, and opens when pressed. */
 export function FoldBand({
@@ -29,7 +30,7 @@ export function FoldBand({
   onPress: () => void;
 }) {
   const { colours } = useTheme();
-  const time = hourText(minute * 60_000);
+  const time = hourText(minute * MINUTE);
   const count = hidden.reduce((sum, each) => sum + each, 0);
   const text = edge === 'before' ? words.plan.hiddenBefore : words.plan.hiddenAfter;
   return (

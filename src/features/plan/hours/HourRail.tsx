@@ -6,6 +6,7 @@ import { useTheme } from '@/ui/theme/theme';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { railSizes } from './railSizes';
+import { MINUTE } from '@/core/time/civil';
 
 /** The hours at the left, with the notch that marks now when today is shown. */
 export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: number | undefined }) {
@@ -23,7 +24,7 @@ export function HourRail({ scale, nowMinute }: { scale: HoursScale; nowMinute: n
           tone={nowMinute !== undefined && minute + 60 <= nowMinute ? 'quiet' : 'ink'}
           style={[styles.hour, { top: minuteToY(scale, minute) + (minute === drawn.from ? 1 : -8) }]}
         >
-          {hourText(wallMinute(scale, minute) * 60_000)}
+          {hourText(wallMinute(scale, minute) * MINUTE)}
         </AppText>
       ))}
       {nowMinute === undefined ? null : (

@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import type { Lane, LaneSubject } from '@/core/layout/lanes';
 import type { Calendar } from '@/core/model/calendar';
-import { type Occurrence, takesTime } from '@/core/schedule/occurrence';
+import type { Occurrence } from '@/core/schedule/occurrence';
+import { takesTime } from '@/core/schedule/standing';
 import { MINUTE } from '@/core/time/civil';
 import { lengthText, timeRangeText } from '@/ui/dates';
 import { pageClasses } from '@/ui/pageClasses';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { savePreset } from '@/core/change/presetChanges';
 import type { PresetLook } from '@/core/model/viewPreset';
-import { useCommands, usePlanAddress, workspace } from '@/features/workspace';
+import { PLACE_PATHS, useCommands, usePlanAddress, workspace } from '@/features/workspace';
 import { useOpenStore, usePeriodSets, usePresets } from '@/store';
 import { FormField } from '@/ui/forms/FormField';
 import { FormText } from '@/ui/forms/FormText';
@@ -98,7 +98,7 @@ function QuickLooks({
         label={words.periods.manage}
         onPress={() => {
           close();
-          router.push('/setup');
+          router.push(PLACE_PATHS.setup);
         }}
       />
     </View>

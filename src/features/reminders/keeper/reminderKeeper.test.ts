@@ -8,8 +8,8 @@ import { dismissReminders, snoozeReminders } from '@/core/reminders/cameReminder
 import { dueReminders, nextDue } from '@/core/reminders/dueReminders';
 import { standardWorkingPattern } from '@/core/time/standardWorkingPattern';
 import { ReminderKeeper } from './reminderKeeper';
+import { MINUTE } from '@/core/time/civil';
 
-const MINUTE = 60_000;
 const FILTER = { workingPattern: standardWorkingPattern };
 /** Two days before the night in which Fennick's clock is put on. */
 const FIRST = Date.parse('2027-03-26T06:00Z');

@@ -3,6 +3,7 @@ import type { CameReminder } from '@/core/model/cameReminder';
 import type { State } from '@/core/model/state';
 import { lookedUntilNow, nextSnooze } from '@/core/reminders/cameReminders';
 import type { DueReminder } from '@/core/reminders/dueReminders';
+import { MINUTE } from '@/core/time/civil';
 
 /** What the keeper works with: what it looks at, and all that it does. */
 export interface KeeperParts {
@@ -28,7 +29,7 @@ export interface KeeperParts {
  */
 const LONGEST_TIMER = 30_000;
 /** So far back what was found is looked for again at the most, where a page ends without notice. */
-const NOTED_EVERY = 10 * 60_000;
+const NOTED_EVERY = 10 * MINUTE;
 
 /**
  * Finds reminders as they fall due, for all open pages: it asks once for the next one and sleeps until then. Only one page

@@ -6,7 +6,7 @@ import { targetOfKey } from '@/core/change/target';
 import { CHECKS, type CheckName, type Finding } from '@/core/tidy/checks/finding';
 import { fixPlan } from '@/core/tidy/checks/fixPlan';
 import type { TidyLook } from '@/core/tidy/tidyLook';
-import { useCommands, workspace } from '@/features/workspace';
+import { PLACE_PATHS, useCommands, workspace } from '@/features/workspace';
 import { type ChecksProgress, useCalendars, useOpenStore } from '@/store';
 import { AppText } from '@/ui/primitives/AppText';
 import { Button } from '@/ui/primitives/Button';
@@ -223,7 +223,7 @@ function useFindingDeeds(reasonOf: (finding: Finding) => string) {
       open: ({ keys, calendarIds }: Finding) => {
         const [key] = keys;
         if (key !== undefined) workspace.select(key);
-        else router.navigate({ pathname: '/setup', params: { calendar: calendarIds[0] } });
+        else router.navigate({ pathname: PLACE_PATHS.setup, params: { calendar: calendarIds[0] } });
       },
     },
   };

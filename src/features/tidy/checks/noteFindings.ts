@@ -1,6 +1,7 @@
 import { changeSession } from '@/core/change/calendarChanges';
 import type { ChangeContext } from '@/core/change/patch';
 import type { Store } from '@/store';
+import { DAY } from '@/core/time/civil';
 
 /** Notes how much the checks found, for whoever asks without running them. */
 export function noteFindings(store: Store, count: number, context: ChangeContext): void {
@@ -12,4 +13,4 @@ export function noteFindings(store: Store, count: number, context: ChangeContext
 }
 
 /** Once a month the checks run by themselves, in milliseconds. */
-export const STALE = 30 * 86_400_000;
+export const STALE = 30 * DAY;

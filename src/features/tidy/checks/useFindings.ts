@@ -3,9 +3,10 @@ import { isReadOnly } from '@/core/model/calendar';
 import type { CheckQuery, Finding } from '@/core/tidy/checks/finding';
 import type { TableQuery } from '@/core/tidy/table/tableQuery';
 import { useCalendars, useChecks, useNow, useSettings, useSnapshot } from '@/store';
+import { HOUR } from '@/core/time/civil';
 
 /** What is past moves so often, in milliseconds: the checks need not run with every minute. */
-const MOVES_EVERY = 3_600_000;
+const MOVES_EVERY = HOUR;
 const NONE: readonly Finding[] = [];
 
 /**

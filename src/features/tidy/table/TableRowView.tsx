@@ -48,7 +48,7 @@ interface TableRowProps {
 }
 
 /** Whether an entry is called off, or a to-do done. */
-const isSettled = ({ status }: EntryRow): boolean => status === 'cancelled' || status === 'completed';
+const isSettled = ({ standing }: EntryRow): boolean => standing === 'off' || standing === 'done';
 
 /** A row of an entry. */
 export const TableRowView = memo(function TableRowView(props: TableRowProps) {

@@ -20,6 +20,7 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { todoWords } from '@/ui/words/todos';
 import { type Proposal, usePlacing } from './usePlacing';
+import { rangesOverlap } from '@/core/time/eventTime';
 
 const said = todoWords.time;
 const { problems } = todoWords;
@@ -65,7 +66,7 @@ function TimeSheet({ item, proposal, onClose }: { item: TodoItem; proposal: Prop
   const day = isRealDate(typed.date) ? parseDate(typed.date) : Math.floor(nowWall / DAY);
   const { answer } = useDays(day, day + 2);
   const over = span
-    ? ownBusy(answer?.occurrences ?? []).find(({ start: from, end }) => from < span.end && end > span.start)
+    ? ownBusy(answer?.occurrences ?? []).find((busy) => rangesOverlap(busy, span))
     : undefined;
   const left = work && span ? work.minutes - (span.end - span.start) / MINUTE : 0;
   const notes = [

@@ -4,13 +4,13 @@ import { freeTimes } from '@/core/people/freeTimes/freeTimes';
 import { type Placing, placeTodos, type Work } from '@/core/todos/placeTodos';
 import { worksOf } from '@/core/todos/worksOf';
 import { useDays, useDaysOff, useNow, useSettings, useSnapshot, useTodoItems } from '@/store';
+import { MINUTE } from '@/core/time/civil';
 
 /** Gaps that are shorter take no to-do, and no part of one, in minutes. */
 export const SHORTEST = 15;
 /** No part of a to-do is shorter, in minutes. */
 const SHORTEST_PART = 30;
 /** Times are proposed anew at most each minute. */
-const MINUTE = 60_000;
 
 /** What wants time, and the times that are proposed for what is chosen of it. */
 export interface Proposal {

@@ -1,12 +1,13 @@
-import { entriesOfUid } from '@/core/change/invitations/entriesOfUid';
-import { ownAddresses } from '@/core/change/invitations/ownUser';
-import { untoldUids } from '@/core/change/invitations/tellGuests';
-import type { CalendarEvent } from '@/core/model/entry';
-import type { Letter } from '@/core/model/invitation';
-import type { State } from '@/core/model/state';
-import { ownAnswerOf } from '@/core/people/invitations/guest';
-import { instantOf } from '@/core/time/eventTime';
-import { Series } from '@/core/recurrence/series';
+import type { CalendarEvent } from '../../model/entry';
+import type { Letter } from '../../model/invitation';
+import type { State } from '../../model/state';
+import { ownAnswerOf } from '../../people/invitations/guest';
+import { Series } from '../../recurrence/series';
+import { instantOf, zoneOf } from '../../time/eventTime';
+import { wallToInstant } from '../../time/zones';
+import { entriesOfUid } from './entriesOfUid';
+import { ownAddresses } from './ownUser';
+import { untoldUids } from './tellGuests';
 
 /** Something about invitations that waits for a decision of the person. */
 export type Waiting =
@@ -24,14 +25,22 @@ export type Waiting =
       readonly at: number;
     };
 
-/** Whether the last of an entry's dates lies before an instant. */
+/** Whether the last of an entry's dates is over at an instant. */
 function isOver(event: CalendarEvent, now: number, zone: string): boolean {
-  if (event.recurrence) return new Series(event).lastWall(zone) < now;
-  return instantOf(event.end, zone) < now;
+  const end = instantOf(event.end, zone);
+  if (!event.recurrence) return end < now;
+  const last = new Series(event).lastWall(zone);
+  if (last === Infinity) return false;
+  return wallToInstant(zoneOf(event.start, zone), last) + end - instantOf(event.start, zone) < now;
 }
 
-/** All that waits, invitations first, by their times. What is over waits no more. */
-export function waitingOf(state: State, now: number, zone: string): Waiting[] {
+/**
+ * All that needs the person's decision, invitations first, by their times: the list in People, and the number at its place. What
+ * is over needs none.
+ * @param now an instant in milliseconds
+ * @param zone in which floating times are read
+ */
+export function waitingFor(state: State, now: number, zone: string): Waiting[] {
   const own = ownAddresses(state);
   const waiting: Waiting[] = [];
   for (const invitation of state.invitations.values()) {
