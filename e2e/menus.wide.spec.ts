@@ -8,7 +8,7 @@ test('the right button offers on an entry what can be done with it, and does it'
   await card(page, /Order lantern glass/).click({ button: 'right' });
   const menu = page.getByRole('menu', { name: 'Order lantern glass' });
   await expect(menu.getByRole('menuitem').first()).toBeFocused();
-  await press(menu.getByRole('menuitem', { name: 'Counts as' }));
+  await press(menu.getByRole('menuitem', { name: 'Availability' }));
   await press(page.getByRole('menuitem', { name: 'tentative' }));
   await expect(card(page, /Order lantern glass.*tentative/)).toBeVisible();
   await card(page, /Order lantern glass/).click({ button: 'right' });

@@ -21,7 +21,7 @@ test('words are found with their places, errors are forgiven, and a series is fo
   await expect(hits(page)).toContainText(/Keeper rota call.*Tue 9 March 2027/s);
   await field.fill('salma');
   await expect(page.getByRole('group', { name: 'Where it was found' })).toContainText(
-    /in titles \d+.*people \d+/s,
+    /Title \d+.*People \d+/s,
   );
   await press(page.getByRole('button', { name: /^people/ }));
   await expect(hits(page)).toHaveCount(2);

@@ -1,4 +1,4 @@
-import { context, event, series, stateWith } from '../../../testing/samples';
+import { context, event, series, stateWith, todo } from '../../../testing/samples';
 import { type Cell, editCell } from './editCell';
 import { isRefused } from './eventFields';
 import { applyPatch } from './patch';
@@ -18,6 +18,7 @@ test.each([
   ['title', '  Lens bills ', { title: 'Lens bills' }],
   ['place', 'Boat shed', { location: 'Boat shed' }],
   ['category', 'boat, report,, boat', { categories: ['boat', 'report'] }],
+  ['reference', ' WO-7 ', { reference: 'WO-7' }],
   ['calendar', 'desk', { calendarId: 'desk' }],
   ['availability', 'away', { availability: 'away' }],
   ['availability', 'odd', { availability: 'busy' }],
@@ -36,5 +37,28 @@ test('a series is written as a whole, one of its dates alone', () => {
 test('a calendar that is not there is refused', () => {
   expect(editCell(state, { entryId: 'invoices' }, 'calendar', 'gone', context())).toEqual({
     refused: 'calendar-missing',
+  });
+});
+
+test('a category with a comma in its name stays one, and no column of a to-do takes what it has not', () => {
+  const kept = { ...invoices, categories: ['Sales, North'] };
+  const result = editCell(
+    stateWith(kept),
+    { entryId: 'invoices' },
+    'category',
+    'Sales, North, glass',
+    context(),
+  );
+  expect(
+    isRefused(result) ? result : applyPatch(stateWith(kept), result).entries.get('invoices'),
+  ).toMatchObject({
+    categories: ['Sales, North', 'glass'],
+  });
+  const rope = stateWith(todo({ id: 'rope' }));
+  expect(editCell(rope, { entryId: 'rope' }, 'availability', 'free', context())).toEqual({
+    refused: 'no-event',
+  });
+  expect(editCell(state, { entryId: 'invoices' }, 'percent', '40', context())).toEqual({
+    refused: 'no-todo',
   });
 });

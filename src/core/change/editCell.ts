@@ -1,41 +1,46 @@
-import { BatchStep } from '../model/batchStep';
-import type { Entry } from '../model/entry';
+import { type Entry, isEvent } from '../model/entry';
 import type { State } from '../model/state';
-import { applyStep, isEventStep, stepTools } from './batch/eventSteps';
+import { applyStep, stepTools } from './batch/eventSteps';
 import { editEach, madeOfEach } from './editEach';
 import type { ChangeResult } from './eventFields';
 import type { ChangeContext } from './patch';
 import type { Refusal } from './shift';
 import type { Target } from './target';
-import { namesIn } from '../fields/nameList';
+import {
+  anyRowOf,
+  type FieldTableColumn,
+  rowFor,
+  TABLE_FIELDS,
+  valueOf,
+  withValue,
+} from '../fields/fieldsOf';
 
-/** The plain values of an entry that are written where they stand. */
-export const CELLS = ['title', 'place', 'category', 'calendar', 'availability', 'visibility'] as const;
-export type Cell = (typeof CELLS)[number];
+/** A column that is written into where it stands: of a field whose row says so, or the calendar. */
+export type Cell = FieldTableColumn | 'calendar';
 
-/** The step that writes into a cell; undefined for a text that its field can't hold. Titles are written by themselves. */
-function stepOf(cell: Exclude<Cell, 'title'>, text: string): BatchStep | undefined {
-  const written = {
-    place: { kind: 'place', to: text.trim() },
-    category: { kind: 'categories', how: 'set', names: namesIn(text) },
-    calendar: { kind: 'calendar', calendar: text },
-    availability: { kind: 'availability', to: text },
-    visibility: { kind: 'visibility', to: text },
-  }[cell];
-  return BatchStep.safeParse(written).data;
+/** Whether a column of the table is written into. */
+export function isCell(column: string): column is Cell {
+  if (column === 'calendar') return true;
+  const field = TABLE_FIELDS.get(column as FieldTableColumn);
+  return field !== undefined && anyRowOf(field).table?.isWritten === true;
 }
 
-/** What is written into a cell, in an event. */
+/** What is written into a cell, in an entry; the entry as it is for a text that its field can't hold. */
 function written(
-  event: Entry,
+  entry: Entry,
   cell: Cell,
   text: string,
   state: State,
   context: ChangeContext,
 ): Entry | Refusal {
-  if (cell === 'title') return { ...event, title: text.trim() };
-  const step = stepOf(cell, text);
-  return step && isEventStep(step) ? applyStep(event, step, stepTools(state, context.zone)) : event;
+  if (cell === 'calendar')
+    return applyStep(entry, { kind: 'calendar', calendar: text }, stepTools(state, context.zone));
+  const field = TABLE_FIELDS.get(cell)!;
+  const row = rowFor(entry.kind, field);
+  if (!row) return isEvent(entry) ? 'no-todo' : 'no-event';
+  if (!row.form) return withValue(entry, field, text.trim());
+  const typed = row.form.schema.safeParse(text);
+  return typed.success ? withValue(entry, field, row.form.said(typed.data, valueOf(entry, field))) : entry;
 }
 
 /** Writes into one plain value of an entry: a series as a whole, an occurrence alone. */

@@ -7,15 +7,33 @@ export const textProperties = (name: string, value: string, type = 'text'): JCal
   value ? [[name, {}, type, value]] : [];
 
 /** A field that is one text of a VEVENT. */
-export const textProperty = (name: string, type = 'text'): PropertyCodec<string> => ({
+export const textProperty = (
+  name: string,
+  type = 'text',
+): PropertyCodec<string> & PropertyCodec<string | undefined> => ({
   names: [name],
   read: ({ text }) => text(name) || undefined,
-  write: (value) => textProperties(name, value, type),
+  write: (value: string | undefined) => textProperties(name, value ?? '', type),
 });
 
 /** The value of a set that a text names, in any case. */
 export const oneOf = <Value extends string>(values: readonly Value[], text: string): Value | undefined =>
   values.find((value) => value === text.toLowerCase());
+
+const optional = (text: string): string | undefined => text.trim() || undefined;
+
+/** A column of one text that need not be there. */
+export const optionalTextColumn = <const Id extends string>(
+  id: Id,
+  header: string,
+  names: RegExp,
+): ColumnCodec<string | undefined, Id> => ({
+  id,
+  header,
+  names,
+  read: optional,
+  write: (value) => value ?? '',
+});
 
 /** A column of one text. */
 export const textColumn = <const Id extends string>(
@@ -57,6 +75,14 @@ export const textForm = (
   typed: (value) => value,
   said: (typed) => (kind === 'notes' ? typed : typed.trim()),
 });
+
+/** A text of the form that need not be there. */
+export const optionalTextForm: FormCodec<string | undefined, string> = {
+  kind: 'text',
+  schema: plainText,
+  typed: (value) => value ?? '',
+  said: optional,
+};
 
 /** A field of the form that is chosen among a few. */
 export const choiceForm = <Value extends string>(values: readonly Value[]): FormCodec<Value, Value> => ({

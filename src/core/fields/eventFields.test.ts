@@ -1,4 +1,4 @@
-import { context, event } from '../../../testing/samples';
+import { context, event, stateWith } from '../../../testing/samples';
 import { publishedEvents } from '../interchange/published/publishedEvents';
 import { readCalendarFile } from '../interchange/icalendar/readCalendarFile';
 import { writeCalendarFile } from '../interchange/icalendar/writeCalendarFile';
@@ -7,7 +7,17 @@ import { guessColumns } from '../interchange/csv/columns';
 import { readCsv } from '../interchange/csv/readCsv';
 import { writeCsv } from '../interchange/csv/writeCsv';
 import type { CalendarEvent } from '../model/entry';
-import { FIELD_NAMES, FORM_FIELDS, initialFields, rowOf, SHARED_FIELDS } from './eventFields';
+import { FIELD_NAMES, type FieldName, FORM_FIELDS, initialFields, rowOf, SHARED_FIELDS } from './eventFields';
+import { type Cell, editCell } from '../change/editCell';
+import { isRefused } from '../change/eventFields';
+import { applyPatch } from '../change/patch';
+import { BatchStep, TEXT_STEP_FIELDS } from '../model/batchStep';
+import { applyStep, type EventStep, stepTools } from '../change/batch/eventSteps';
+import { EntryIndex } from '../schedule/entryIndex';
+import { EntrySearch } from '../search/entrySearch';
+import { standardWorkingPattern } from '../time/standardWorkingPattern';
+import { filterTest } from '../schedule/entryFilter';
+import { NO_FILTER } from '../model/look';
 
 const options = { zone: 'Europe/Lisbon', now: 0, newId: context().newId };
 const throughFile = async (one: CalendarEvent): Promise<CalendarEvent> =>
@@ -16,7 +26,7 @@ const full = event({
   title: 'Crane check',
   location: 'Boat shed',
   notes: 'Bring the log',
-  categories: ['boats', 'tide'],
+  categories: ['boats', 'tide, low'],
   availability: 'away',
   classification: 'private',
   status: 'tentative',
@@ -42,6 +52,7 @@ const full = event({
   ],
   colour: 'rust',
   url: 'https://fennick.example/crane',
+  reference: 'WO-2041',
 });
 
 test('each field that a file says comes back from it as it was, and from a table if it has a column', async () => {
@@ -114,3 +125,82 @@ test('a level that is chosen anew has its usual number; one that is let be keeps
 });
 
 test('an edit of a series sets importance for all', () => expect(SHARED_FIELDS).toContain('priority'));
+
+const state = stateWith({ ...full, id: 'crane', ownAnswer: undefined, organizer: undefined });
+const changed = (result: ReturnType<typeof editCell> | undefined): CalendarEvent => {
+  if (!result || isRefused(result)) throw new Error('nothing changed');
+  return applyPatch(state, result).entries.get('crane') as CalendarEvent;
+};
+
+test('each column that is written into takes what stands in a form, and nothing else changes', () => {
+  const other: Partial<Record<FieldName, string>> = {
+    availability: 'free',
+    classification: 'public',
+    categories: '"tide, low", glass',
+  };
+  const written = FIELD_NAMES.filter((name) => rowOf(name).table?.isWritten);
+  expect(written).toEqual(expect.arrayContaining(['title', 'location', 'categories', 'reference']));
+  for (const name of written) {
+    const text = other[name] ?? 'Something else';
+    const result = changed(
+      editCell(state, { entryId: 'crane' }, rowOf(name).table!.id as Cell, text, context()),
+    );
+    const { form } = rowOf(name);
+    expect([name, result[name]]).toEqual([name, form ? form.said(text, full[name]) : text]);
+    for (const same of FIELD_NAMES.filter((each) => each !== name))
+      expect([name, same, result[same]]).toEqual([
+        name,
+        same,
+        (state.entries.get('crane') as CalendarEvent)[same],
+      ]);
+  }
+});
+
+test('each field that the general step sets takes a text, and an empty one takes it off', () => {
+  expect(TEXT_STEP_FIELDS).toContain('reference');
+  for (const field of TEXT_STEP_FIELDS) {
+    const step = (to: string) =>
+      applyStep(
+        state.entries.get('crane')!,
+        BatchStep.parse({ kind: 'field', field, to }) as EventStep,
+        stepTools(state, 'UTC'),
+      );
+    expect(step('WO-7')).toMatchObject({ [field]: 'WO-7' });
+    expect(step('')).not.toHaveProperty(field);
+  }
+  expect(BatchStep.safeParse({ kind: 'field', field: 'uid', to: 'x' }).success).toBe(false);
+});
+
+test('each field that search reads is found by its words, and by the filter where it reads it, too', async () => {
+  const index = new EntryIndex();
+  const kept = {
+    ...full,
+    id: 'crane',
+    attachments: [{ id: 'a', name: 'plan.pdf', size: 1, type: 'application/pdf', modified: 0 }],
+  };
+  index.load([kept as unknown as CalendarEvent]);
+  const search = new EntrySearch(index);
+  const looked: Partial<Record<FieldName, string>> = {
+    title: 'crane',
+    location: 'boat',
+    notes: 'log',
+    categories: 'low',
+    attendees: 'marek',
+    attachments: 'plan',
+    reference: 'wo-2041',
+  };
+  for (const name of FIELD_NAMES.filter((each) => rowOf(each).search)) {
+    const text = looked[name]!;
+    const found = await search.find({
+      text,
+      zone: 'UTC',
+      now: 0,
+      workingPattern: standardWorkingPattern,
+      calendars: [],
+      limit: 5,
+    });
+    expect([name, found.hits.map(({ fields }) => fields.includes(name))]).toEqual([name, [true]]);
+    const passes = filterTest({ ...NO_FILTER, text })(kept as unknown as CalendarEvent);
+    expect([name, passes]).toEqual([name, rowOf(name).search!.filter]);
+  }
+});

@@ -4,6 +4,7 @@ import {
   type Availability,
   type Classification,
   CLASSIFICATIONS,
+  type Entry,
   type EventFields,
   LONGEST_TITLE,
   type Status,
@@ -13,6 +14,8 @@ import {
   choiceColumn,
   choiceForm,
   oneOf,
+  optionalTextColumn,
+  optionalTextForm,
   textColumn,
   textForm,
   textProperties,
@@ -21,7 +24,7 @@ import {
 import { COLOUR_PROPERTY, colourProperties, readColour } from './colourProperty';
 import { apart, type Field, field, type RowFor } from './field';
 import { geoProperty } from './geoProperty';
-import { importanceForm, priorityProperty, readPriority } from './importance';
+import { importanceForm, importanceOf, IMPORTANCES, priorityProperty, readPriority } from './importance';
 import {
   attendeesProperty,
   conferencesProperty,
@@ -34,9 +37,36 @@ import { relatedToProperty } from './relatedToProperty';
 import { travelProperty } from './travel';
 import { namesIn, namesText } from './nameList';
 import { isPage } from '../model/link';
+import { attachmentNamesOf, attendeesOf } from '../model/attendees';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
 export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+
+/** One's own number for an entry: an order, a case, a file. iCalendar has no property for it. */
+const REFERENCE_PROPERTY = 'x-orderly-week-reference';
+
+const asText = (value: string | undefined): string => value ?? '';
+const peopleText = (attendees: EventFields['attendees']): string =>
+  attendeesOf({ attendees })
+    .map(({ name, address }) => `${name} ${address}`)
+    .join('\n');
+
+/** What is open first, then what is settled, then what is over. */
+const STATUS_ORDER: readonly Entry['status'][] = [
+  'needs-action',
+  'in-process',
+  'tentative',
+  'confirmed',
+  'completed',
+  'cancelled',
+];
+
+/** The column of the status, of events and to-dos alike. */
+export const STATUS_TABLE = {
+  id: 'status',
+  width: 110,
+  order: (_: unknown, { status }: Entry) => STATUS_ORDER.indexOf(status),
+} as const;
 
 /**
  * The fields of an event, each with all that is to be said of it, in the order of the form. A field that is added to the
@@ -49,6 +79,8 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'titles',
     batch: true,
+    search: { text: asText, boost: 3, filter: true },
+    table: { id: 'title', width: 260, isShown: true, order: asText, isWritten: true },
     property: {
       ...textProperty('summary'),
       read: ({ text }) => text('summary').slice(0, LONGEST_TITLE),
@@ -98,12 +130,13 @@ export const EVENT_FIELDS = {
     published: 'busy',
     batch: true,
   }),
-  reminders: field<EventFields['reminders']>({
+  reminders: field<EventFields['reminders'], never, never, 'reminders'>({
     ...apart,
     initial: undefined,
     scope: 'shared',
     published: 'never',
     batch: true,
+    table: { id: 'reminders', width: 170, order: (value) => value?.length ?? -1 },
   }),
   travel: field<EventFields['travel']>({
     ...apart,
@@ -118,6 +151,8 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'everything',
     batch: true,
+    search: { text: asText, filter: true },
+    table: { id: 'place', width: 140, isShown: true, order: asText, isWritten: true },
     property: textProperty('location'),
     column: textColumn(
       'place',
@@ -139,6 +174,7 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'everything',
     batch: true,
+    search: { text: asText, filter: true },
     property: textProperty('description'),
     column: textColumn(
       'notes',
@@ -152,6 +188,9 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'everything',
     batch: true,
+    search: { text: (value) => value.join('\n'), filter: false },
+    facet: { key: 'categories', values: (value) => value },
+    table: { id: 'category', width: 120, order: (value = []) => value.join(', '), isWritten: true },
     property: {
       names: ['categories'],
       isRepeated: true,
@@ -173,11 +212,13 @@ export const EVENT_FIELDS = {
       said: namesIn,
     },
   }),
-  availability: field<Availability, Availability, 'availability'>({
+  availability: field<Availability, Availability, 'availability', 'availability'>({
     initial: 'busy',
     scope: 'shared',
     published: 'busy',
     batch: true,
+    facet: { key: 'availabilities', values: (value) => [value] },
+    table: { id: 'availability', width: 100, order: asText, isWritten: true },
     property: {
       names: ['transp', AVAILABILITY_PROPERTY],
       read: ({ text }) =>
@@ -203,11 +244,13 @@ export const EVENT_FIELDS = {
     ),
     form: choiceForm(AVAILABILITIES),
   }),
-  classification: field<Classification, Classification, 'visibility'>({
+  classification: field<Classification, Classification, 'visibility', 'visibility'>({
     initial: 'public',
     scope: 'shared',
     published: 'titles',
     batch: true,
+    facet: { key: 'classifications', values: (value) => [value] },
+    table: { id: 'visibility', width: 90, order: asText, isWritten: true },
     property: {
       names: ['class'],
       // What is not known is not meant for everybody (RFC 5545 3.8.1.3).
@@ -228,11 +271,12 @@ export const EVENT_FIELDS = {
     ),
     form: choiceForm(CLASSIFICATIONS),
   }),
-  status: field<Status, Status, 'status'>({
+  status: field<Status, Status, 'status', 'status'>({
     initial: 'confirmed',
     scope: 'shared',
     published: 'titles',
     batch: true,
+    table: STATUS_TABLE,
     property: {
       names: ['status'],
       read: ({ text }) => oneOf(STATUSES, text('status')),
@@ -252,6 +296,7 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'everything',
     batch: true,
+    table: { id: 'importance', width: 100, order: (value) => IMPORTANCES.indexOf(importanceOf(value)) },
     property: priorityProperty,
     column: {
       id: 'importance',
@@ -270,12 +315,14 @@ export const EVENT_FIELDS = {
     batch: false,
     property: organizerProperty,
   }),
-  attendees: field<EventFields['attendees']>({
+  attendees: field<EventFields['attendees'], never, never, 'people'>({
     ...apart,
     initial: undefined,
     scope: 'shared',
     published: 'everything',
     batch: true,
+    search: { text: (attendees) => peopleText(attendees), boost: 2, filter: true },
+    table: { id: 'people', width: 160, order: (value) => value?.length ?? 0 },
     property: attendeesProperty,
   }),
   ownAnswer: field<EventFields['ownAnswer']>({
@@ -340,6 +387,8 @@ export const EVENT_FIELDS = {
     scope: 'shared',
     published: 'never',
     batch: false,
+    // Files that are linked to are kept with what a calendar file held.
+    search: { text: (_, entry) => attachmentNamesOf(entry).join('\n'), filter: false },
   }),
   url: field({
     initial: '',
@@ -350,10 +399,26 @@ export const EVENT_FIELDS = {
     column: textColumn('link', 'Link', /^(link|url|web|address|website|lien|enlace)$/),
     form: textForm('link', (typed) => (typed === '' || isPage(typed) ? undefined : 'link')),
   }),
+  reference: field({
+    initial: undefined as string | undefined,
+    scope: 'shared',
+    published: 'everything',
+    batch: 'text',
+    search: { text: asText, filter: true },
+    table: { id: 'reference', width: 120, order: asText, isWritten: true },
+    property: textProperty(REFERENCE_PROPERTY),
+    column: optionalTextColumn(
+      'reference',
+      'Reference',
+      /^(reference|ref|orderno|ordernumber|casenumber|caseno|aktenzeichen|referenz|référence|referencia)$/,
+    ),
+    form: optionalTextForm,
+  }),
 } as const satisfies { readonly [Name in keyof EventFields]-?: RowFor<EventFields[Name]> };
 
 type Table = typeof EVENT_FIELDS;
-type TypedIn<Row> = Row extends { form: infer Form } ? Typed<NonNullable<Form>> : never;
+/** What stands in the form for the field of a row; never for one that has a part of the form of its own. */
+export type TypedOfRow<Row> = Row extends { form: infer Form } ? Typed<NonNullable<Form>> : never;
 type Typed<Form> = Form extends { typed: (value: never) => infer What } ? What : never;
 export type FieldName = keyof Table;
 export const FIELD_NAMES = Object.keys(EVENT_FIELDS) as FieldName[];
@@ -364,17 +429,37 @@ export const rowOf = (name: FieldName): Field<unknown, unknown> => rows[name];
 
 /** The fields that stand in the form as they are, each by one control. */
 export type FormFieldName = {
-  [Name in FieldName]: [TypedIn<Table[Name]>] extends [never] ? never : Name;
+  [Name in FieldName]: [TypedOfRow<Table[Name]>] extends [never] ? never : Name;
 }[FieldName];
 export const FORM_FIELDS = FIELD_NAMES.filter((name): name is FormFieldName => rows[name].form !== undefined);
 /** What stands in the form for a field. */
-export type TypedOf<Name extends FormFieldName> = TypedIn<Table[Name]>;
+export type TypedOf<Name extends FormFieldName> = TypedOfRow<Table[Name]>;
 
 /** The fields of the form that are chosen among a few values. */
 export type ChoiceFieldName = {
   [Name in FormFieldName]: string extends TypedOf<Name> ? never : Name;
 }[FormFieldName];
 export const isChoice = (name: FormFieldName): name is ChoiceFieldName => rows[name].form?.kind === 'choice';
+
+/** The column of Tidy's table that shows a field, by its id. */
+export type TableColumnOf<Row> = Row extends { table?: infer Table }
+  ? NonNullable<Table> extends { readonly id: infer Id extends string }
+    ? string extends Id
+      ? never
+      : Id
+    : never
+  : never;
+export type EventTableColumn = { [Name in FieldName]: TableColumnOf<Table[Name]> }[FieldName];
+
+/** The fields that hold what a person wrote: an entry without any of it says nothing. */
+export const CONTENT_FIELDS = FIELD_NAMES.filter((name) => {
+  const { search, form } = rows[name];
+  return search !== undefined || (form !== undefined && form.kind !== 'choice');
+});
+
+/** How much stands in such a field: letters of a text, members of a list. */
+export const contentLength = (value: unknown): number =>
+  typeof value === 'string' ? value.trim().length : Array.isArray(value) ? value.length : 0;
 
 /** The column that holds a field in a table, by its id. */
 export type FieldColumnId = {

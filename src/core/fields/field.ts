@@ -65,16 +65,48 @@ export interface FormCodec<Value, Typed> {
   readonly said: (typed: Typed, before: Value) => Value;
 }
 
+/** How search and the filter read a field. */
+export interface SearchPart<Value> {
+  /** What words are looked for in. */
+  readonly text: (value: Value, entry: Entry) => string;
+  /** How much more a hit in it counts than one in another field; 1 without. */
+  readonly boost?: number;
+  /** Whether the words of a filter are looked for in it, too. */
+  readonly filter: boolean;
+}
+
+/** Values of a field that the filter offers to choose among, under the key that the filter keeps the chosen ones by. */
+export interface FacetPart<Value> {
+  readonly key: 'categories' | 'availabilities' | 'classifications';
+  readonly values: (value: Value) => readonly string[];
+}
+
+/** How a field stands in Tidy's table. */
+export interface TablePart<Value, Id extends string = string> {
+  /** Its column, as addresses and saved looks name it. */
+  readonly id: Id;
+  /** How wide the column is at first, in pixels, and whether it stands there. */
+  readonly width: number;
+  readonly isShown?: true;
+  /** What the column is sorted by; what an entry of the other kind has not is undefined. */
+  readonly order: (value: Value | undefined, entry: Entry) => number | string;
+  /** Whether it is written into where it stands: by its form, or as the text that it is. */
+  readonly isWritten?: true;
+}
+
 /** All that is to be said of a field of an entry. */
-export interface Field<Value, Typed = unknown, Id extends string = string> {
+export interface Field<Value, Typed = unknown, Id extends string = string, TableId extends string = string> {
   /** How it begins; `required` for what every entry is made with. */
   readonly initial: Value | 'required';
   /** `shared`: an edit for more than one occurrence sets it for all; `own`: it has rules of its own, or is of one alone. */
   readonly scope: 'shared' | 'own';
   /** From which depth of publishing on others see it. */
   readonly published: 'busy' | 'titles' | 'everything' | 'never';
-  /** Whether it can be set of many entries at once. */
-  readonly batch: boolean;
+  /** Whether it can be set of many entries at once; `text` for one that the general step sets to a text. */
+  readonly batch: boolean | 'text';
+  readonly search?: SearchPart<Value>;
+  readonly facet?: FacetPart<NonNullable<Value>>;
+  readonly table?: TablePart<Value, TableId>;
   /** Undefined: read and written with what it belongs to (times, repeats, reminders, files), or not at all. */
   readonly property: PropertyCodec<Value> | undefined;
   readonly column: ColumnCodec<Value, Id> | undefined;
@@ -83,7 +115,8 @@ export interface Field<Value, Typed = unknown, Id extends string = string> {
 }
 
 /** What a row of the table has to be for a field of a type, whatever its form and column hold. */
-export type RowFor<Value> = Omit<Field<Value>, 'column' | 'form'> & {
+export type RowFor<Value> = Omit<Field<Value>, 'column' | 'form' | 'table'> & {
+  readonly table?: TablePart<Value>;
   readonly column: ColumnCodec<Value> | undefined;
   readonly form:
     | {
@@ -97,5 +130,11 @@ export type RowFor<Value> = Omit<Field<Value>, 'column' | 'form'> & {
 export const apart = { property: undefined, column: undefined, form: undefined } as const;
 
 /** A row with the types of its own codecs. */
-export const field = <Value, Typed = never, const Id extends string = never>(row: Field<Value, Typed, Id>) =>
-  row;
+export const field = <
+  Value,
+  Typed = never,
+  const Id extends string = never,
+  const TableId extends string = never,
+>(
+  row: Field<Value, Typed, Id, TableId>,
+) => row;

@@ -1,7 +1,7 @@
 import type { Entry, EventFields, TodoFields } from '../model/entry';
-import { EVENT_FIELDS, type FieldName } from './eventFields';
+import { EVENT_FIELDS, type EventTableColumn, type FieldColumnId, type FieldName } from './eventFields';
 import type { Field } from './field';
-import { TODO_FIELDS, type TodoFieldName } from './todoFields';
+import { TODO_FIELDS, type TodoColumnId, type TodoFieldName, type TodoTableColumn } from './todoFields';
 
 /** The name of a field of any kind of entry, and what it can hold. */
 export type EntryFieldName = FieldName | TodoFieldName;
@@ -31,6 +31,51 @@ const TABLES: Readonly<Record<Entry['kind'], FieldTable>> = {
   todo: tableOf(TODO_FIELDS),
 };
 
+/** All fields of any kind of entry, each once. */
+export const ALL_FIELDS: readonly EntryFieldName[] = [
+  ...new Set([...TABLES.event.names, ...TABLES.todo.names]),
+];
+
+/** The row of a field in the table of a kind; undefined where that kind has no such field. */
+export const rowFor = (kind: Entry['kind'], name: EntryFieldName): Field<unknown, unknown> | undefined =>
+  TABLES[kind].names.includes(name) ? TABLES[kind].rowOf(name) : undefined;
+
+/** The row of a field of any kind of entry. */
+export const anyRowOf = (name: EntryFieldName): Field<unknown, unknown> =>
+  (rowFor('event', name) ?? rowFor('todo', name))!;
+
+/** The fields that search reads. */
+export const SEARCHED_FIELDS = ALL_FIELDS.filter((name) => anyRowOf(name).search);
+
+/** The texts that search reads of an entry, by their fields. */
+export const searchTexts = (entry: Entry): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    SEARCHED_FIELDS.flatMap((name) => {
+      const search = rowFor(entry.kind, name)?.search;
+      return search ? [[name, search.text(valueOf(entry, name), entry)] as const] : [];
+    }),
+  );
+
+/** The column of Tidy's table that shows a field. */
+export type FieldTableColumn = EventTableColumn | TodoTableColumn;
+const columnsOfFields = new Map(
+  ALL_FIELDS.flatMap((name) => {
+    const { table } = anyRowOf(name);
+    return table ? [[table.id as FieldTableColumn, name] as const] : [];
+  }),
+);
+/** The columns of Tidy's table that show fields, each with its field. */
+export const TABLE_FIELDS: ReadonlyMap<FieldTableColumn, EntryFieldName> = columnsOfFields;
+
+const columnsOfTables = new Map(
+  ALL_FIELDS.flatMap((name) => {
+    const { column } = anyRowOf(name);
+    return column ? [[column.id as FieldColumnId | TodoColumnId, name] as const] : [];
+  }),
+);
+/** The columns of table files that hold fields, each with its field. */
+export const FILE_COLUMN_FIELDS: ReadonlyMap<FieldColumnId | TodoColumnId, EntryFieldName> = columnsOfTables;
+
 /** The table of the fields of a kind of entry. */
 export const fieldsOf = (kind: Entry['kind']): FieldTable => TABLES[kind];
 
@@ -46,6 +91,12 @@ export const withValues = <Kept extends Entry>(
   ...entry,
   ...values,
 });
+
+/** An entry with one of its fields changed; undefined takes it off. */
+export function withValue<Kept extends Entry>(entry: Kept, name: EntryFieldName, value: unknown): Kept {
+  const { [name]: _, ...rest } = entry as unknown as Readonly<Record<string, unknown>>;
+  return (value === undefined ? rest : { ...rest, [name]: value }) as unknown as Kept;
+}
 
 /** All fields of a kind as they begin, but for those that every entry of it is made with. */
 export const initialValues = (kind: Entry['kind']): Record<string, unknown> =>

@@ -1,7 +1,7 @@
 import { readLength } from '../time/readLength';
 import { LONGEST_ESTIMATE, type TodoFields, type TodoStatus, TODO_STATUSES } from '../model/entry';
 import { choiceColumn, choiceForm, oneOf, textProperties } from './codecs';
-import { EVENT_FIELDS } from './eventFields';
+import { EVENT_FIELDS, STATUS_TABLE, type TableColumnOf } from './eventFields';
 import { apart, field, type RowFor } from './field';
 import {
   completedProperty,
@@ -55,11 +55,12 @@ export const TODO_FIELDS = {
     batch: false,
     property: repeatAfterProperty,
   }),
-  status: field<TodoStatus, TodoStatus, 'status'>({
+  status: field<TodoStatus, TodoStatus, 'status', 'status'>({
     initial: 'needs-action',
     scope: 'own',
     published: 'titles',
     batch: true,
+    table: STATUS_TABLE,
     property: {
       names: ['status'],
       read: ({ text }) => oneOf(TODO_STATUSES, text('status')),
@@ -84,12 +85,13 @@ export const TODO_FIELDS = {
     batch: false,
     property: completedProperty,
   }),
-  percent: field<TodoFields['percent'], never, 'percent'>({
+  percent: field<TodoFields['percent'], never, 'percent', 'percent'>({
     ...apart,
     initial: undefined,
     scope: 'own',
     published: 'everything',
     batch: false,
+    table: { id: 'percent', width: 70, order: (value) => value ?? -1 },
     property: percentProperty,
     column: {
       id: 'percent',
@@ -123,6 +125,7 @@ export const TODO_FIELDS = {
     scope: 'shared',
     published: 'everything',
     batch: false,
+    search: { text: (value) => (value ?? []).map(({ text }) => text).join('\n'), filter: false },
     property: partsProperty,
   }),
   reminders: EVENT_FIELDS.reminders,
@@ -141,9 +144,14 @@ export const TODO_FIELDS = {
   colour: EVENT_FIELDS.colour,
   attachments: EVENT_FIELDS.attachments,
   url: EVENT_FIELDS.url,
+  reference: EVENT_FIELDS.reference,
 } as const satisfies { readonly [Name in keyof TodoFields]-?: RowFor<TodoFields[Name]> };
 
 export type TodoFieldName = keyof typeof TODO_FIELDS;
+
+export type TodoTableColumn = {
+  [Name in TodoFieldName]: TableColumnOf<(typeof TODO_FIELDS)[Name]>;
+}[TodoFieldName];
 
 /** The columns that hold fields of to-dos alone in a table, by their ids. */
 export type TodoColumnId = 'estimate' | 'percent';

@@ -3,6 +3,7 @@ import { Colour } from './colour';
 import { Availability, Classification, LONGEST_ESTIMATE, LONGEST_TITLE, Status } from './entry';
 import { DateString } from './eventTime';
 import { MOST_REMINDERS, Reminder } from './reminder';
+import { ALL_FIELDS, anyRowOf, type EntryFieldName, SEARCHED_FIELDS } from '../fields/fieldsOf';
 
 /** A calendar by its id, its name or its mark: a recipe may come from elsewhere. */
 const CalendarName = z.string().trim().min(1).max(120);
@@ -18,8 +19,14 @@ const LengthMinutes = z
   .max(1440 * 366);
 const MinuteOfDay = z.number().int().min(0).max(1439);
 
-/** Where find and replace looks. */
-export const REPLACED_FIELDS = ['title', 'location', 'notes'] as const;
+/** The fields that the general step sets to a text. */
+export const TEXT_STEP_FIELDS = ALL_FIELDS.filter((name) => anyRowOf(name).batch === 'text');
+/** Where find and replace looks: in what search reads of a field that is one text. */
+export const REPLACED_FIELDS = SEARCHED_FIELDS.filter(
+  (name) => anyRowOf(name).batch === 'text' || anyRowOf(name).initial === '',
+);
+const oneOf = (fields: readonly EntryFieldName[]) =>
+  z.custom<EntryFieldName>((name) => fields.some((known) => known === name));
 /** How what is looked for is read: as it stands, as whole words, or as a regular expression. */
 export const FIND_MODES = ['plain', 'words', 'expression'] as const;
 /** The grids that times can be rounded to, in minutes. */
@@ -79,7 +86,7 @@ export const BatchStep = z.discriminatedUnion('kind', [
     kind: z.literal('replace'),
     find: z.string().min(1).max(1000),
     by: z.string().max(10_000),
-    fields: z.array(z.enum(REPLACED_FIELDS)).min(1),
+    fields: z.array(oneOf(REPLACED_FIELDS)).min(1),
     mode: z.enum(FIND_MODES),
     matchCase: z.boolean(),
   }),
@@ -102,6 +109,8 @@ export const BatchStep = z.discriminatedUnion('kind', [
     kind: z.literal('estimate'),
     minutes: z.number().int().min(1).max(LONGEST_ESTIMATE).nullable(),
   }),
+  /** One of the fields that are a text, set to another; an empty one takes it off. */
+  z.object({ kind: z.literal('field'), field: oneOf(TEXT_STEP_FIELDS), to: z.string().max(LONGEST_TITLE) }),
   z.object({ kind: z.literal('delete') }),
 ]);
 export type BatchStep = z.infer<typeof BatchStep>;

@@ -65,6 +65,8 @@ export const EntryBase = z.object({
   guestsMay: z.array(z.enum(GUESTS_MAY)).optional(),
   /** How important it is (PRIORITY, RFC 5545 3.8.1.9): 1 the highest, 9 the lowest. */
   priority: z.number().int().min(1).max(9).optional(),
+  /** One's own number for it: an order, a case, a file. */
+  reference: z.string().max(LONGEST_TITLE).optional(),
   /** A colour of its own, in place of its category's or calendar's. */
   colour: Colour.optional(),
   attachments: z.array(Attachment).optional(),

@@ -1,4 +1,4 @@
-import MiniSearch, { type SearchResult } from 'minisearch';
+import MiniSearch, { type SearchOptions, type SearchResult } from 'minisearch';
 import { attachmentNamesOf, attendeesOf } from '../model/attendees';
 import { type Entry, isDated, isTodo } from '../model/entry';
 import { type OwnNote, ownNoteId } from '../model/ownNote';
@@ -13,10 +13,10 @@ import { isSettled } from '../schedule/standing';
 import { dueOf } from '../todos/todoSpan';
 import { isWhat } from './isWhat';
 import { isQueryEmpty, parseSearch, type PlainTimes, type SearchQuery } from './searchQuery';
+import { anyRowOf, type EntryFieldName, SEARCHED_FIELDS, searchTexts } from '../fields/fieldsOf';
 
-/** Where words are looked for. */
-export const SEARCH_FIELDS = ['title', 'place', 'notes', 'people', 'categories', 'attachments'] as const;
-export type SearchField = (typeof SEARCH_FIELDS)[number];
+/** Where words are looked for: a field whose row says so. */
+export type SearchField = EntryFieldName;
 
 /** A search as it is asked. */
 export interface SearchRequest {
@@ -67,7 +67,7 @@ export interface SearchAnswer {
   readonly hits: readonly SearchHit[];
   /** How many entries were found in all, and in each field. */
   readonly total: number;
-  readonly counts: Readonly<Record<SearchField, number>>;
+  readonly counts: Readonly<Partial<Record<SearchField, number>>>;
   readonly problems: readonly string[];
 }
 
@@ -93,23 +93,17 @@ interface Found {
   readonly score: number;
 }
 
-const fieldsOf = (entry: Entry, ownNote = ''): Record<SearchField, string> => ({
-  title: entry.title,
-  place: entry.location,
-  notes: [entry.notes, partsOf(entry), ownNote].filter(Boolean).join('\n'),
-  people: attendeesOf(entry)
-    .map(({ name, address }) => `${name} ${address}`)
-    .join('\n'),
-  categories: entry.categories.join('\n'),
-  attachments: attachmentNamesOf(entry).join('\n'),
-});
+/** How much a hit in each field counts. */
+const BOOSTS = Object.fromEntries(
+  SEARCHED_FIELDS.map((name) => [name, anyRowOf(name).search?.boost ?? 1] as const),
+);
 
-const partsOf = (entry: Entry): string =>
-  isTodo(entry) ? (entry.parts ?? []).map(({ text }) => text).join('\n') : '';
+/** A document of the index: the texts of an entry by their fields. */
+type Texts = Readonly<Record<string, string>>;
 
 /** Full-text search over all entries. Its own index is made when it is first asked, and then follows. */
 export class EntrySearch {
-  private texts: MiniSearch<{ id: string } & Record<SearchField, string>> | undefined;
+  private texts: MiniSearch<{ id: string } & Texts> | undefined;
   private making: Promise<void> | undefined;
   /** The next dates of series, as they were found, by id. */
   private readonly next = new Map<string, Occurrence>();
@@ -119,8 +113,10 @@ export class EntrySearch {
 
   constructor(private readonly index: EntryIndex) {}
 
-  private textsOf(entry: Entry): Record<SearchField, string> {
-    return fieldsOf(entry, this.ownNotes.get(ownNoteId(entry.calendarId, entry.uid)));
+  private textsOf(entry: Entry): Texts {
+    const texts = searchTexts(entry);
+    const ownNote = this.ownNotes.get(ownNoteId(entry.calendarId, entry.uid));
+    return ownNote ? { ...texts, notes: `${texts.notes ?? ''}\n${ownNote}` } : texts;
   }
 
   /** Replaces all notes of the person's own. */
@@ -162,8 +158,8 @@ export class EntrySearch {
   /** Makes the index, with pauses in which other questions are answered. */
   async prepare(): Promise<void> {
     this.making ??= (async () => {
-      const texts = new MiniSearch<{ id: string } & Record<SearchField, string>>({
-        fields: [...SEARCH_FIELDS],
+      const texts = new MiniSearch<{ id: string } & Texts>({
+        fields: [...SEARCHED_FIELDS],
         processTerm: (term) => foldText(term) || null,
       });
       this.texts = texts;
@@ -183,10 +179,7 @@ export class EntrySearch {
   /** What a search line finds, the best first. */
   async find(request: SearchRequest): Promise<SearchAnswer> {
     const query = parseSearch(request.text);
-    const counts = Object.fromEntries(SEARCH_FIELDS.map((field) => [field, 0])) as Record<
-      SearchField,
-      number
-    >;
+    const counts: Partial<Record<SearchField, number>> = {};
     if (isQueryEmpty(query)) return { hits: [], total: 0, counts, problems: query.problems };
     await this.prepare();
     const found = new Map<string, Found>();
@@ -206,7 +199,8 @@ export class EntrySearch {
     // A series is found once: its changed occurrences stand back where it is found itself.
     for (const [id, { entry }] of found)
       if (entry.seriesId !== undefined && found.has(entry.seriesId)) found.delete(id);
-    for (const { fields } of found.values()) for (const field of fields) counts[field]++;
+    for (const { fields } of found.values())
+      for (const field of fields) counts[field] = (counts[field] ?? 0) + 1;
     const { field } = request;
     const shown = [...found.values()].filter(({ fields }) => !field || fields.includes(field));
     const hits = shown
@@ -260,7 +254,7 @@ export class EntrySearch {
       return;
     }
     for (const result of this.search(text)) {
-      const fields = SEARCH_FIELDS.filter((field) =>
+      const fields = SEARCHED_FIELDS.filter((field) =>
         Object.values(result.match).some((matched) => matched.includes(field)),
       );
       // Rounded, so that among equally good ones the nearest in time comes first.
@@ -269,7 +263,7 @@ export class EntrySearch {
   }
 
   private search(text: string): SearchResult[] {
-    const options = { combineWith: 'AND', boost: { title: 3, people: 2 }, prefix: true } as const;
+    const options = { combineWith: 'AND', boost: BOOSTS, prefix: true } satisfies SearchOptions;
     const exact = this.texts!.search(text, options);
     if (exact.length >= FEW) return exact;
     const known = new Set(exact.map(({ id }) => String(id)));

@@ -2,8 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import type { EntryFieldName } from '@/core/fields/fieldsOf';
 import { AppText } from '@/ui/primitives/AppText';
 import { space } from '@/ui/theme/tokens';
-import { batchWords } from '@/ui/words/batch';
-import { fieldValueText, type ValueNames } from './fieldValueText';
+import { words } from '@/ui/words';
+import { fieldValueText, type ValueNames } from '@/ui/fieldValueText';
 
 /** A field as it was, struck through, and as it is or would be. */
 export function FieldChangeRow({
@@ -20,7 +20,7 @@ export function FieldChangeRow({
   return (
     <View style={styles.change}>
       <AppText size="small" tone="quiet" style={styles.field}>
-        {batchWords.fieldNames[field]}
+        {words.fields[field]}
       </AppText>
       <AppText size="small" figures style={styles.values}>
         <AppText size="small" tone="quiet" figures style={styles.before}>

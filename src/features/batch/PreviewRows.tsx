@@ -11,7 +11,7 @@ import { corner, hairline, space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { batchWords } from '@/ui/words/batch';
 import { FieldChangeRow } from './FieldChangeRow';
-import type { ValueNames } from './fieldValueText';
+import type { ValueNames } from '@/ui/fieldValueText';
 
 const said = batchWords.preview;
 /** How many rows are listed at first, and how many more at each press. */

@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { BatchStep, REPLACED_FIELDS, ROUND_GRIDS, type StepKind } from '@/core/model/batchStep';
+import {
+  BatchStep,
+  REPLACED_FIELDS,
+  ROUND_GRIDS,
+  type StepKind,
+  TEXT_STEP_FIELDS,
+} from '@/core/model/batchStep';
 import { HUES } from '@/core/model/colour';
 import { AVAILABILITIES, CLASSIFICATIONS, STATUSES } from '@/core/model/entry';
 import type { Calendar } from '@/core/model/calendar';
@@ -113,8 +119,8 @@ const replaceForm: StepForm = {
     { name: 'find', label: said.find, kind: 'text' },
     { name: 'by', label: said.by, kind: 'text', mayBeEmpty: true },
     choice('within', said.within, [
-      { value: 'all', label: Object.values(batchWords.replaced).join(', ') },
-      ...optionsOf(REPLACED_FIELDS, batchWords.replaced),
+      { value: 'all', label: REPLACED_FIELDS.map((name) => words.fields[name]).join(', ') },
+      ...optionsOf(REPLACED_FIELDS, words.fields),
     ]),
     choice('mode', said.mode, optionsOf(['plain', 'words', 'expression'], hows)),
     choice('matchCase', said.matchCase, [
@@ -282,6 +288,14 @@ const FORMS: Readonly<Record<StepKind, (around: StepSurroundings) => StepForm>> 
       minutes: minutes.trim() === '' ? null : Number(minutes),
     }),
   }),
+  field: () => ({
+    controls: [
+      choice('field', said.field, optionsOf(TEXT_STEP_FIELDS, words.fields)),
+      { name: 'to', label: said.to, kind: 'text', mayBeEmpty: true },
+    ],
+    start: { field: TEXT_STEP_FIELDS[0]!, to: '' },
+    read: ({ field, to = '' }) => ({ kind: 'field', field, to: to.trim() }),
+  }),
   delete: () => plain('delete'),
 };
 
@@ -324,7 +338,7 @@ export const STEP_GROUPS: readonly { readonly label: string; readonly kinds: rea
     kinds: ['calendar', 'categories', 'colour', 'availability', 'visibility', 'status', 'importance'],
   },
   { label: batchWords.groups.todos, kinds: ['done', 'due', 'estimate'] },
-  { label: batchWords.groups.words, kinds: ['replace', 'place', 'notes'] },
+  { label: batchWords.groups.words, kinds: ['replace', 'place', 'notes', 'field'] },
   { label: batchWords.groups.people, kinds: ['reminders', 'people'] },
   {
     label: batchWords.groups.time,

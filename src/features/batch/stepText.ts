@@ -1,5 +1,5 @@
 import type { BatchStep, StepKind, StepOf } from '@/core/model/batchStep';
-import { type Colour, type Hue, HUES } from '@/core/model/colour';
+import { colourName } from '@/ui/colourName';
 import { MINUTE, parseDate } from '@/core/time/civil';
 import { cityOf } from '@/core/time/zones';
 import { fullDayText, lengthText, timeText } from '@/ui/dates';
@@ -16,10 +16,6 @@ export interface StepNames {
   readonly calendarName: (calendar: string) => string;
   readonly zone: string;
 }
-
-const isHue = (colour: Colour): colour is Hue => HUES.some((hue) => hue === colour);
-/** What a colour is called: one of the twelve by its name. */
-export const colourName = (colour: Colour): string => (isHue(colour) ? words.hues[colour] : colour);
 
 type Texts = { readonly [Kind in StepKind]: (step: StepOf<Kind>, names: StepNames) => string };
 
@@ -44,7 +40,7 @@ const TEXTS: Texts = {
     const text = said.reminders[how];
     return typeof text === 'string' ? text : text(remindersText(reminders, zone));
   },
-  place: ({ kind, to }) => field(kind, to || batchWords.preview.nothing),
+  place: ({ kind, to }) => field(kind, to || words.fieldEmpty),
   notes: ({ how, text }) => said.to(said.notes[how], text),
   people: ({ how, people }) =>
     said.people[how](people.map(({ name, address }) => name || address).join(', ')),
@@ -66,7 +62,8 @@ const TEXTS: Texts = {
   done: ({ isDone }) => (isDone ? said.done : said.open),
   due: ({ kind, to }) => field(kind, to === null ? said.never : fullDayText(parseDate(to))),
   estimate: ({ kind, minutes }) =>
-    field(kind, minutes === null ? batchWords.preview.nothing : lengthText(minutes * MINUTE)),
+    field(kind, minutes === null ? words.fieldEmpty : lengthText(minutes * MINUTE)),
+  field: ({ field: name, to }) => said.to(words.fields[name], to || words.fieldEmpty),
   delete: ({ kind }) => batchWords.kinds[kind],
 };
 

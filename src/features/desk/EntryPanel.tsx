@@ -90,6 +90,13 @@ export function EntryPanel({
           <AppText>{event.categories.join(', ')}</AppText>
         </Line>
       ) : null}
+      {FURTHER.map((name) =>
+        event[name] ? (
+          <Line key={name} icon="tag-outline" label={words.fields[name]}>
+            <AppText>{String(event[name])}</AppText>
+          </Line>
+        ) : null,
+      )}
       {event.notes ? (
         <Line icon="note-text-outline" label={words.desk.notes}>
           <AppText>{event.notes}</AppText>
@@ -102,6 +109,9 @@ export function EntryPanel({
     </View>
   );
 }
+
+/** The texts of the form that have no line of their own. */
+const FURTHER = FORM_FIELDS.filter((name) => rowOf(name).form!.kind === 'text' && name !== 'location');
 
 /** Where it leads to. */
 function LinkLine({ event }: { event: CalendarEvent }) {

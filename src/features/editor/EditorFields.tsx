@@ -7,16 +7,14 @@ import {
   type FieldPath,
   type UseFormSetValue,
 } from 'react-hook-form';
-import { FORM_FIELDS, type FormFieldName, isChoice, rowOf } from '@/core/fields/eventFields';
+import { FORM_FIELDS, type FormFieldName } from '@/core/fields/eventFields';
 import type { CalendarUser } from '@/core/model/calendarUser';
-import { PlaceField } from '@/features/places';
+import { TableField } from '@/features/places';
 import { GuestsField, OnlineField, ownMeeting } from '@/features/people';
 import type { PickedFiles } from '@/features/attachments';
 import { useSettings, useWritableCalendars } from '@/store';
-import { ChoiceRow } from '@/ui/primitives/ChoiceRow';
 import { SelectField } from '@/ui/primitives/PlatformField';
 import { TextField } from '@/ui/primitives/TextField';
-import { choiceWord } from '@/ui/choiceWords';
 import { words } from '@/ui/words';
 import type { EventForm } from './formModel';
 import { EditorExtras } from './EditorExtras';
@@ -71,7 +69,17 @@ export function EditorFields({
     />
   );
   const fieldOf = (name: FormFieldName) => (
-    <Fragment key={name}>{of(name, (field, error) => fieldControl(name, field, error?.message))}</Fragment>
+    <Fragment key={name}>
+      {of(name, (field, error) => (
+        <TableField
+          name={name}
+          value={field.value}
+          onChange={field.onChange}
+          onBlur={field.onBlur}
+          error={error?.message}
+        />
+      ))}
+    </Fragment>
   );
   // What is of the look and the files of an entry stands before what is written longest.
   const isLast = (name: FormFieldName): boolean => name === 'url' || name === 'notes';
@@ -143,45 +151,5 @@ export function EditorFields({
       />
       {FORM_FIELDS.filter(isLast).map(fieldOf)}
     </>
-  );
-}
-
-/** The control of a field of the table, as its row says. */
-function fieldControl(
-  name: FormFieldName,
-  field: Pick<ControllerRenderProps, 'onChange' | 'onBlur'> & { value: unknown },
-  error: string | undefined,
-): ReactElement {
-  const { kind, choices } = rowOf(name).form!;
-  if (isChoice(name))
-    return (
-      <ChoiceRow
-        label={words.fields[name]}
-        choices={(choices as string[]).map((value) => ({ value, label: choiceWord(name, value) }))}
-        value={field.value as string}
-        onChange={field.onChange}
-      />
-    );
-  if (name === 'location')
-    return (
-      <PlaceField
-        label={words.fields[name]}
-        value={field.value as string}
-        onChange={field.onChange}
-        onBlur={field.onBlur}
-        error={error}
-      />
-    );
-  return (
-    <TextField
-      label={words.fields[name]}
-      value={field.value as string}
-      onChangeText={field.onChange}
-      onBlur={field.onBlur}
-      error={error}
-      hint={kind === 'names' ? words.editor.categoriesHint : undefined}
-      inputMode={kind === 'link' ? 'url' : undefined}
-      multiline={kind === 'notes'}
-    />
   );
 }

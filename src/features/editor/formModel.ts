@@ -1,5 +1,4 @@
-import { FORM_FIELDS, type FormFieldName, rowOf, type TypedOf } from '@/core/fields/eventFields';
-import type { FormCodec } from '@/core/fields/field';
+import type { FormFieldName, TypedOf } from '@/core/fields/eventFields';
 import { z } from 'zod';
 import { sameValue } from '@/core/change/seriesLike';
 import { settleTimes } from '@/core/change/settleTimes';
@@ -36,6 +35,7 @@ import { instantOf, wallOf } from '@/core/time/eventTime';
 import { instantToWall, isKnownZone } from '@/core/time/zones';
 import { words } from '@/ui/words';
 import { travelWords } from '@/ui/words/reminders';
+import { formSchemas, problemsOfForm, saidValues, typedValues } from '@/core/fields/formFields';
 
 /** The value of the zone field that means no zone. */
 export const FLOATING = 'floating';
@@ -54,21 +54,17 @@ const travel = z
     travelWords.wrong(LONGEST_TRAVEL),
   );
 
-/** How a field of the table stands in the form. */
-const formOf = (name: FormFieldName): FormCodec<unknown, unknown> => rowOf(name).form!;
-
 type TypedFields = { [Name in FormFieldName]: TypedOf<Name> };
 
 /** What may stand in the form for the fields of the table. */
-const fieldSchemas = Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).schema])) as {
+const fieldSchemas = formSchemas('event') as {
   [Name in FormFieldName]: z.ZodType<TypedOf<Name>, TypedOf<Name>>;
 };
 
 /** The fields of the table as the form holds them, and as what is typed says them. */
-const typedFields = (fields: EventFields): TypedFields =>
-  Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).typed(fields[name])])) as TypedFields;
+const typedFields = (fields: EventFields): TypedFields => typedValues('event', { ...fields }) as TypedFields;
 const saidFields = (typed: TypedFields, before: EventFields): Partial<EventFields> =>
-  Object.fromEntries(FORM_FIELDS.map((name) => [name, formOf(name).said(typed[name], before[name])]));
+  saidValues('event', typed, { ...before });
 
 /** The editor's form: every field of an event as a person writes it. */
 export const EventForm = z
@@ -96,10 +92,8 @@ export const EventForm = z
   })
   .extend(fieldSchemas)
   .superRefine((form, check) => {
-    for (const name of FORM_FIELDS) {
-      const problem = formOf(name).problem?.(form[name]);
-      if (problem) check.addIssue({ code: 'custom', path: [name], message: problems[problem] });
-    }
+    for (const { name, problem } of problemsOfForm('event', form))
+      check.addIssue({ code: 'custom', path: [name], message: problems[problem] });
     const times = timesOf(form);
     // What can't be read yet is said at its own field.
     if (!times) return;

@@ -14,8 +14,16 @@ import { words } from '@/ui/words';
 import { importingWords } from '@/ui/words/importing';
 import { useImport } from './useImport';
 import type { CsvTable } from '@/core/interchange/csv/csvTable';
+import { FILE_COLUMN_FIELDS } from '@/core/fields/fieldsOf';
+import type { FieldColumnId } from '@/core/fields/eventFields';
 
 const said = importingWords;
+
+/** What a column can hold: a field by its name, or what belongs to times. */
+function columnLabel(column: CsvField): string {
+  const field = FILE_COLUMN_FIELDS.get(column as FieldColumnId);
+  return field ? words.fields[field] : said.fields[column as keyof typeof said.fields];
+}
 const NOT_TAKEN = '';
 const STARTS: readonly string[] = DATED_BY;
 
@@ -116,7 +124,7 @@ function ColumnFields({
             value={fields[column] ?? NOT_TAKEN}
             options={[
               { value: NOT_TAKEN, label: said.notTaken },
-              ...CSV_FIELDS.map((field: CsvField) => ({ value: field, label: said.fields[field] })),
+              ...CSV_FIELDS.map((field: CsvField) => ({ value: field, label: columnLabel(field) })),
             ]}
             onChange={(value) => choose(column, value)}
             hint={example ? said.example(example.slice(0, 60)) : undefined}

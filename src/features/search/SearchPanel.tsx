@@ -1,11 +1,6 @@
 import { useCallback, useEffect, useId, useRef, useState, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import {
-  SEARCH_FIELDS,
-  type SearchAnswer,
-  type SearchField,
-  type SearchHit,
-} from '@/core/search/entrySearch';
+import { type SearchAnswer, type SearchField, type SearchHit } from '@/core/search/entrySearch';
 import { usePlanAddress, useReveal, workspace } from '@/features/workspace';
 import { useCalendars, useOpenStore, useSearch } from '@/store';
 import { useBackCloses } from '@/ui/backCloses';
@@ -18,6 +13,7 @@ import { hairline, sizes, space } from '@/ui/theme/tokens';
 import { webProps, webStyle } from '@/ui/web';
 import { words } from '@/ui/words';
 import { SearchHitRow } from './SearchHitRow';
+import { SEARCHED_FIELDS } from '@/core/fields/fieldsOf';
 
 /** How many of the found entries are listed at first, and how many more at a press. */
 const PAGE = 40;
@@ -76,7 +72,7 @@ export function SearchPanel({ beside, wide }: { beside: boolean; wide: boolean }
     if (next && wide && next.kind === 'event') show(next);
     else if (next) setActiveKey(next.key);
   };
-  const groups = SEARCH_FIELDS.filter((name) => (answer?.counts[name] ?? 0) > 0 || name === field);
+  const groups = SEARCHED_FIELDS.filter((name) => (answer?.counts[name] ?? 0) > 0 || name === field);
   return (
     <View
       role={'search' as never}
@@ -204,7 +200,7 @@ function Groups({
       {groups.map((name) => (
         <Button
           key={name}
-          label={words.search.found[name](answer?.counts[name] ?? 0)}
+          label={words.search.foundIn(words.fields[name], answer?.counts[name] ?? 0)}
           selected={field === name}
           onPress={() => setField(field === name ? undefined : name)}
         />

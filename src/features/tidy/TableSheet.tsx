@@ -16,6 +16,7 @@ import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import type { Columns } from './table/useColumns';
 import type { useTidyAddress } from './useTidyAddress';
+import { columnName } from './table/cells';
 
 /** What the table shows: how a series stands, what rows are gathered by, which columns, in which order. */
 export function TableSheet({
@@ -90,7 +91,7 @@ export function TableSheet({
       <View role="group" aria-label={tidyWords.columns}>
         {order.map((id, at) => {
           const column = table.getColumn(id)!;
-          const name = tidyWords.columnNames[id];
+          const name = columnName(id);
           return (
             <View key={id} style={styles.column}>
               <View style={styles.grow}>
@@ -138,7 +139,7 @@ function SortFields({ look, show }: Pick<Parameters<typeof TableSheet>[0], 'look
       <SelectField
         label={tidyWords.sorted}
         value={column}
-        options={TABLE_COLUMNS.map((value) => ({ value, label: tidyWords.columnNames[value] }))}
+        options={TABLE_COLUMNS.map((value) => ({ value, label: columnName(value) }))}
         onChange={(value) => sortBy({ column: value as TableColumn, descending: first?.descending ?? false })}
         testID="sort-by"
       />

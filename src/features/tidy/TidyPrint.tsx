@@ -10,7 +10,7 @@ import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
 import { PaperLayer } from './PaperLayer';
 import { useSpan } from './useSpan';
-import { cellText, type CellNames, groupText } from './table/cells';
+import { type CellNames, cellText, columnName, groupText } from './table/cells';
 import { sumsText } from './table/SumsLine';
 import type { Columns } from './table/useColumns';
 
@@ -63,7 +63,7 @@ function usePaperTable({ look, query, columns }: Omit<TidyPrintProps, 'onClose'>
       ]
         .filter(Boolean)
         .join(' · '),
-      columns: printed.map(([id, width]) => ({ label: tidyWords.columnNames[id], width })),
+      columns: printed.map(([id, width]) => ({ label: columnName(id), width })),
       rows: data.rows.map((row) =>
         row.kind === 'group'
           ? {

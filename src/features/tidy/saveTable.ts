@@ -3,7 +3,7 @@ import { TABLE_COLUMNS, type TableQuery } from '@/core/tidy/table/tableQuery';
 import { saveFile } from '@/features/interchange';
 import type { Store } from '@/store';
 import { tidyWords } from '@/ui/words/tidy';
-import { cellText } from './table/cells';
+import { cellText, columnName } from './table/cells';
 
 /** Saves all rows that a query asks for as a table, each column as it is shown. */
 export async function saveTable(store: Store, query: TableQuery): Promise<void> {
@@ -16,6 +16,6 @@ export async function saveTable(store: Store, query: TableQuery): Promise<void> 
   const lines = rows.flatMap((row) =>
     row.kind === 'entry' ? [TABLE_COLUMNS.map((column) => cellText(column, row, names))] : [],
   );
-  const header = TABLE_COLUMNS.map((column) => tidyWords.columnNames[column]);
+  const header = TABLE_COLUMNS.map((column) => columnName(column));
   saveFile(tidyWords.csvName, writeCsvTable(header, lines), 'text/csv');
 }

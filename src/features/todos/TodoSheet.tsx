@@ -2,12 +2,11 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { todoFieldsSeenAt } from '@/core/change/entryChanges';
 import { targetOfKey } from '@/core/change/target';
-import { IMPORTANCES } from '@/core/fields/importance';
 import { isReadOnly } from '@/core/model/calendar';
 import { isTodo, REPEAT_UNITS, type TodoFields, TODO_STATUSES } from '@/core/model/entry';
 import { DAY } from '@/core/time/civil';
 import { EntryAttachments } from '@/features/attachments';
-import { PlaceField } from '@/features/places';
+import { TableField } from '@/features/places';
 import { useCommands, useWorkspace, workspace } from '@/features/workspace';
 import { useCalendars, useNowWall, useOpenStore, useSettings, useSnapshot } from '@/store';
 import { FormDate } from '@/ui/forms/FormDate';
@@ -27,8 +26,17 @@ import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { todoWords } from '@/ui/words/todos';
 import { DUES, REPEATS, TodoForm, todoFieldsOf, touchedOf, typedTodo } from './todoForm';
+import { formFieldsOf } from '@/core/fields/formFields';
+import type { EntryFieldName } from '@/core/fields/fieldsOf';
 
 const said = todoWords.sheet;
+
+const FORM_FIELDS = formFieldsOf('todo');
+/** What is written longest stands at the end. */
+const LAST_FIELDS: readonly EntryFieldName[] = ['notes', 'url'];
+/** The fields that stand elsewhere in the form than the others. */
+const isApart = (name: EntryFieldName): boolean =>
+  name === 'status' || name === 'priority' || LAST_FIELDS.includes(name);
 
 /** A to-do in a form, with all that is to be said of it. */
 export function TodoSheet({ todoKey, onClose }: { todoKey: string; onClose: () => void }) {
@@ -87,6 +95,20 @@ function TodoFormSheet({
     before.recurrence && before.start ? recurrenceText(before.recurrence, before.start) : said.repeats.kept;
   const isRepeated = todo?.recurrence !== undefined || todo?.seriesId !== undefined;
   const repeats = REPEATS.filter((each) => each !== 'kept' || start.repeats === 'kept');
+  const tableField = (name: EntryFieldName) => (
+    <FormField key={name} control={control} name={name as keyof TodoForm}>
+      {({ value, onChange, onBlur }, problem) => (
+        <TableField
+          kind="todo"
+          name={name}
+          value={value}
+          onChange={onChange}
+          onBlur={onBlur}
+          error={problem}
+        />
+      )}
+    </FormField>
+  );
   return (
     <Sheet
       title={said.title}
@@ -144,23 +166,14 @@ function TodoFormSheet({
       </FormField>
       {typed.hasStart ? <FormDate control={control} name="start" label={said.start} /> : null}
       <FormText control={control} name="estimate" label={said.estimate} inputMode="numeric" />
-      <FormField control={control} name="importance">
-        {({ value, onChange }) => (
-          <ChoiceRow
-            label={said.importance}
-            choices={IMPORTANCES.map((each) => ({ value: each, label: words.entry.priority[each] }))}
-            value={value}
-            onChange={onChange}
-          />
-        )}
-      </FormField>
+      {tableField('priority')}
       {/* How far a date of a series is belongs to it alone, and is said in the list. */}
       {isRepeated ? null : (
         <>
           <FormSelect
             control={control}
             name="status"
-            label={said.status}
+            label={words.fields.status}
             options={TODO_STATUSES.map((each) => ({ value: each, label: todoWords.status[each] }))}
             testID="todo-status"
           />
@@ -191,12 +204,7 @@ function TodoFormSheet({
           />
         </View>
       ) : null}
-      <FormText control={control} name="categories" label={said.categories} hint={said.categoriesHint} />
-      <FormField control={control} name="location">
-        {({ value, onChange, onBlur }, problem) => (
-          <PlaceField label={said.place} value={value} onChange={onChange} onBlur={onBlur} error={problem} />
-        )}
-      </FormField>
+      {FORM_FIELDS.filter((name) => !isApart(name)).map(tableField)}
       <FormText control={control} name="parts" label={said.parts} multiline />
       <FormField control={control} name="reminders">
         {({ value, onChange }) => (
@@ -217,8 +225,7 @@ function TodoFormSheet({
           </View>
         )}
       </FormField>
-      <FormText control={control} name="notes" label={said.notes} multiline />
-      <FormText control={control} name="url" label={said.link} inputMode="url" />
+      {LAST_FIELDS.map(tableField)}
       {todo ? <EntryAttachments target={target} entry={todo} /> : null}
       <View style={styles.end}>
         <Button

@@ -1,12 +1,10 @@
 import { z } from 'zod';
-import { importanceForm, importanceOf, IMPORTANCES } from '@/core/fields/importance';
 import {
   LONGEST_ESTIMATE,
   MOST_PARTS,
   type Recurrence,
   REPEAT_UNITS,
   type TodoFields,
-  TODO_STATUSES,
   type TodoPart,
 } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
@@ -16,7 +14,9 @@ import { clockOfMinute, minuteOfClock } from '@/core/time/clockTime';
 import { dueWall } from '@/core/todos/todoGroups';
 import { beginningOf, dueOf, todoSpan } from '@/core/todos/todoSpan';
 import { todoWords } from '@/ui/words/todos';
-import { namesIn } from '@/core/fields/nameList';
+import { formSchemas, problemsOfForm, saidValues, typedValues } from '@/core/fields/formFields';
+import type { TODO_FIELDS, TodoFieldName } from '@/core/fields/todoFields';
+import type { TypedOfRow } from '@/core/fields/eventFields';
 
 const { problems } = todoWords;
 
@@ -43,7 +43,13 @@ const wholeNumber = (most: number, least: number, message: string) =>
     );
 const aDate = z.string().refine(isRealDate, problems.date);
 
-/** What stands in the form of a to-do. */
+type TodoFormFieldName = {
+  [Name in TodoFieldName]: [TypedOfRow<(typeof TODO_FIELDS)[Name]>] extends [never] ? never : Name;
+}[TodoFieldName];
+/** What stands in the form for the fields of the table. */
+type TypedFields = { [Name in TodoFormFieldName]: TypedOfRow<(typeof TODO_FIELDS)[Name]> };
+
+/** What stands in the form of a to-do: the fields of the table, and what has controls of its own. */
 export const TodoForm = z
   .object({
     title: z.string().trim().min(1, problems.title).max(1000),
@@ -54,23 +60,20 @@ export const TodoForm = z
     hasStart: z.boolean(),
     start: aDate,
     estimate: wholeNumber(LONGEST_ESTIMATE, 1, problems.estimate),
-    importance: z.enum(IMPORTANCES),
-    status: z.enum(TODO_STATUSES),
     percent: wholeNumber(100, 0, problems.percent),
     repeats: z.enum(REPEATS),
     every: wholeNumber(999, 1, problems.every),
     unit: z.enum(REPEAT_UNITS),
-    categories: z.string(),
-    location: z.string().max(1000),
     parts: z.string(),
     reminders: z.array(Reminder).max(MOST_REMINDERS),
-    notes: z.string().max(100_000),
-    url: z
-      .string()
-      .trim()
-      .refine((text) => text === '' || /^https?:\/\/\S+$/.test(text), problems.link),
   })
-  .superRefine(({ due, dueDate, hasStart, start, repeats }, { addIssue }) => {
+  .extend(
+    formSchemas('todo') as { [Name in TodoFormFieldName]: z.ZodType<TypedFields[Name], TypedFields[Name]> },
+  )
+  .superRefine((form, { addIssue }) => {
+    const { due, dueDate, hasStart, start, repeats } = form;
+    for (const { name, problem } of problemsOfForm('todo', form))
+      addIssue({ code: 'custom', path: [name], message: problems[problem] });
     if (due !== 'none' && hasStart && isRealDate(start) && isRealDate(dueDate) && start > dueDate)
       addIssue({ code: 'custom', path: ['start'], message: problems.startAfterDue });
     if (due === 'none' && !hasStart && !['none', 'after'].includes(repeats))
@@ -101,18 +104,13 @@ export function typedTodo(fields: TodoFields, today: number, zone: string): Todo
     hasStart: beginning !== undefined,
     start: dateString(beginning ? dueWall(beginning, zone).day : (at?.day ?? today)),
     estimate: fields.estimate === undefined ? '' : String(fields.estimate),
-    importance: importanceOf(fields.priority),
-    status: fields.status,
     percent: fields.percent === undefined ? '' : String(fields.percent),
     repeats: repeatsOf(fields),
     every: String(fields.repeatAfter?.every ?? 1),
     unit: fields.repeatAfter?.unit ?? 'weeks',
-    categories: fields.categories.join(', '),
-    location: fields.location,
     parts: (fields.parts ?? []).map(({ text }) => text).join('\n'),
     reminders: [...(fields.reminders ?? [])],
-    notes: fields.notes,
-    url: fields.url,
+    ...(typedValues('todo', { ...fields }) as TypedFields),
   };
 }
 
@@ -170,30 +168,23 @@ export function todoFieldsOf(form: TodoForm, before: TodoFields, zone: string): 
     repeatAfter: _a,
     estimate: _t,
     percent: _p,
-    priority: _i,
     parts: _q,
     reminders: _m,
     ...rest
   } = before;
-  const priority = importanceForm.said(form.importance, before.priority);
-  return {
+  return withoutUndefined({
     ...rest,
+    ...saidValues('todo', form, { ...before }),
     title: form.title,
     calendarId: form.calendarId,
     ...withoutUndefined(span),
     ...(recurrence && span.start ? { recurrence } : {}),
     ...(form.repeats === 'after' ? { repeatAfter: { every: Number(form.every) || 1, unit: form.unit } } : {}),
     ...(form.estimate === '' ? {} : { estimate: Number(form.estimate) }),
-    ...(priority === undefined ? {} : { priority }),
     ...(form.percent === '' ? {} : { percent: Number(form.percent) }),
     ...(parts.length > 0 ? { parts } : {}),
     ...(form.reminders.length > 0 ? { reminders: form.reminders } : {}),
-    status: form.status,
-    categories: namesIn(form.categories, before.categories),
-    location: form.location.trim(),
-    notes: form.notes,
-    url: form.url,
-  };
+  });
 }
 
 const withoutUndefined = <Values extends object>(values: Values): Values =>

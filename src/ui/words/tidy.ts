@@ -1,3 +1,4 @@
+import { words } from '.';
 import { plural } from './plural';
 
 const entries = (count: number): string => plural(count, 'entry', 'entries');
@@ -46,24 +47,15 @@ export const tidyWords = {
   moveRight: (name: string) => `Move ${name} to the right`,
   wider: (name: string) => `Width of ${name}`,
   asAtFirst: 'As at first',
+  /** What columns are called that show something else than one field. */
   columnNames: {
-    title: 'Title',
     kind: 'Kind',
     start: 'Start',
     end: 'End or due',
     length: 'Length',
     repeat: 'Repeats',
-    place: 'Place',
-    calendar: 'Calendar',
-    category: 'Category',
-    people: 'People',
-    availability: 'Counts as',
-    status: 'Status',
-    importance: 'Importance',
-    percent: 'Done',
-    visibility: 'Visible',
-    reminders: 'Reminders',
-    attachments: 'Files',
+    calendar: words.fields.calendarId,
+    attachments: words.fields.attachments,
     size: 'Size',
     zone: 'Time zone',
     created: 'Created',

@@ -29,6 +29,7 @@ import {
   withLength,
 } from './timeSteps';
 import { mailtoOf, plainAddress } from '../../model/emailAddress';
+import { type EntryFieldName, rowFor, valueOf, withValue } from '../../fields/fieldsOf';
 
 /** The steps that make or take entries, each done by itself. */
 export const APART = [
@@ -143,6 +144,10 @@ const takeAttachments: Apply<'attachments'> = (event, { atLeast }) => {
   return left.length > 0 ? { ...event, attachments: left } : without(event, 'attachments');
 };
 
+/** An entry with one of its texts changed; of a field that need not be there, an empty one takes it off. */
+const withText = (entry: Entry, field: EntryFieldName, text: string): Entry =>
+  withValue(entry, field, text === '' ? rowFor(entry.kind, field)?.initial : text);
+
 /** What each step makes of an entry. A step that is added has to be said here. */
 const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
   calendar: toCalendar,
@@ -167,12 +172,14 @@ const STEPS: { readonly [Kind in EventStepKind]: Apply<Kind> } = {
   hours: ofDated((event, step, { zone }) => asHours(event, step, zone)),
   replace: (event, step, { replacer }) => {
     const replace = replacer(step);
-    return {
-      ...event,
-      ...Object.fromEntries(step.fields.map((field) => [field, replace(event[field])])),
-    };
+    return step.fields.reduce<Entry>(
+      (entry, field) => withText(entry, field, replace(String(valueOf(entry, field) ?? ''))),
+      event,
+    );
   },
   attachments: takeAttachments,
+  field: (entry, { field, to }) =>
+    rowFor(entry.kind, field) ? withText(entry, field, to) : isEvent(entry) ? 'no-todo' : 'no-event',
   due: ofTodos((todo, { to }) => {
     const { start: _, end: __, hasStart: ___, isNeverDue: ____, ...rest } = todo;
     const beginning = beginningOf(todo);

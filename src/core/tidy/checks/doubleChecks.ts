@@ -1,5 +1,5 @@
 import type { CalendarEvent } from '../../model/entry';
-import { FIELD_NAMES } from '../../fields/eventFields';
+import { CONTENT_FIELDS, contentLength, FIELD_NAMES } from '../../fields/eventFields';
 import { sameValue } from '../../change/seriesLike';
 import { DAY, MINUTE } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
@@ -18,11 +18,11 @@ const rulesOf = ({ recurrence }: CalendarEvent): string =>
 
 /** How much is kept in an entry: of two, the one that holds less gives way. */
 const holds = (event: CalendarEvent): number =>
-  event.notes.length +
-  event.location.length +
-  event.url.length +
-  10 * (event.categories.length + (event.attendees?.length ?? 0) + (event.attachments?.length ?? 0)) +
-  5 * (event.reminders?.length ?? 0);
+  CONTENT_FIELDS.reduce(
+    (sum, name) =>
+      sum + (name === 'title' ? 0 : (typeof event[name] === 'string' ? 1 : 10) * contentLength(event[name])),
+    5 * (event.reminders?.length ?? 0),
+  );
 
 /** Which of some doubles stays: one that can't be changed, else what holds most, else what was there first. */
 function staying(checked: Checked, doubles: readonly CalendarEvent[]): CalendarEvent {

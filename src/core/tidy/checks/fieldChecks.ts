@@ -6,6 +6,7 @@ import { instantOf, wallOf } from '../../time/eventTime';
 import { type Check, type Checked, finding, type Found } from './check';
 import type { CheckName, Finding } from './finding';
 import { standingOf } from '../../schedule/standing';
+import { CONTENT_FIELDS, contentLength } from '../../fields/eventFields';
 
 /** So long hours last at most before it is asked whether they are meant. */
 const VERY_LONG = 3 * DAY;
@@ -30,14 +31,9 @@ export function timeInTitle(title: string): number | undefined {
   return hours * 60 + Number(said[2] ?? 0);
 }
 
+/** Whether nothing was written into it. */
 const isBare = (event: CalendarEvent): boolean =>
-  event.title.trim() === '' &&
-  event.notes.trim() === '' &&
-  event.location === '' &&
-  event.url === '' &&
-  event.categories.length === 0 &&
-  !event.attendees?.length &&
-  !event.attachments?.length;
+  CONTENT_FIELDS.every((name) => contentLength(event[name]) === 0);
 
 type EventCheck = (event: CalendarEvent, checked: Checked) => Omit<Found, 'keys'> | undefined;
 

@@ -263,8 +263,8 @@ test('a row of a to-do says until when it is due, and from when it can be done o
     entryKind: 'todo',
     endWall: Date.UTC(2027, 2, 11, 17),
     minutes: 120,
-    priority: 1,
-    status: 'needs-action',
+    standing: 'open',
+    values: { priority: 1, status: 'needs-action' },
   });
   expect(rows[0]).not.toHaveProperty('startWall');
   expect(rows[1]).toMatchObject({

@@ -1,4 +1,4 @@
-import { attachmentNamesOf, attendeesOf } from '../../model/attendees';
+import { attachmentNamesOf } from '../../model/attendees';
 import { type Entry, isDated, isEvent } from '../../model/entry';
 import { filterTest } from '../../schedule/entryFilter';
 import type { EntryIndex } from '../../schedule/entryIndex';
@@ -9,6 +9,7 @@ import { MINUTE } from '../../time/civil';
 import { instantOf } from '../../time/eventTime';
 import type { EntryOrigin, EntryRow, TableQuery } from './tableQuery';
 import { isOff, standingOf } from '../../schedule/standing';
+import { rowFor, TABLE_FIELDS, valueOf } from '../../fields/fieldsOf';
 
 /** A row before it is sorted: what it stands for, and the occurrences in the range that it sums. */
 export interface TableLine {
@@ -128,6 +129,15 @@ export function wallsOf({ entry, occurrence }: TableLine): Pick<EntryRow, 'start
   };
 }
 
+/** The values of the fields that have a column. */
+const columnValues = (entry: Entry): EntryRow['values'] =>
+  Object.fromEntries(
+    [...TABLE_FIELDS.values()].flatMap((name) => {
+      const value = rowFor(entry.kind, name) && valueOf(entry, name);
+      return value === undefined ? [] : [[name, value] as const];
+    }),
+  );
+
 /** A line as it is handed out. */
 export function rowOfLine(line: TableLine, isFeed: boolean, isUnfolded: boolean, depth: 0 | 1): EntryRow {
   const { entry, occurrence, part } = line;
@@ -142,16 +152,8 @@ export function rowOfLine(line: TableLine, isFeed: boolean, isUnfolded: boolean,
     minutes: lengthOf(line),
     ...(entry.recurrence ? { recurrence: entry.recurrence } : {}),
     ...(entry.start ? { start: entry.start } : {}),
-    location: entry.location,
-    people: attendeesOf(entry).map(({ name }) => name),
-    ...(isEvent(entry) ? { availability: entry.availability } : {}),
-    classification: entry.classification,
-    status: entry.status,
+    values: columnValues(entry),
     standing: standingOf(entry),
-    ...(entry.priority === undefined ? {} : { priority: entry.priority }),
-    ...(!isEvent(entry) && entry.percent !== undefined ? { percent: entry.percent } : {}),
-    categories: entry.categories,
-    ...(entry.reminders ? { reminders: entry.reminders } : {}),
     files: attachmentNamesOf(entry).length,
     bytes: bytesOf(entry),
     created: entry.created,

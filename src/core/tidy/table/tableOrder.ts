@@ -1,45 +1,24 @@
-import { attachmentNamesOf, attendeesOf } from '../../model/attendees';
-import { importanceOf, IMPORTANCES } from '../../fields/importance';
-import { type Entry, isEvent } from '../../model/entry';
+import { attachmentNamesOf } from '../../model/attendees';
 import { civilDate, DAY, MINUTE, weekdayOf } from '../../time/civil';
 import { ownZone } from '../../time/eventTime';
 import { bytesOf, lengthOf, originOf, type TableLine } from './tableLines';
-import type { TableColumn, TableGrouping, TableQuery } from './tableQuery';
+import type { OtherColumn, TableColumn, TableGrouping, TableQuery } from './tableQuery';
+import { anyRowOf, type FieldTableColumn, rowFor, TABLE_FIELDS, valueOf } from '../../fields/fieldsOf';
 
 type SortValue = number | string;
-
-/** What is open first, then what is settled, then what is over. */
-const STATUS_ORDER: readonly Entry['status'][] = [
-  'needs-action',
-  'in-process',
-  'tentative',
-  'confirmed',
-  'completed',
-  'cancelled',
-];
 
 /** When a line is, as a number that sorts: what has no date comes last. */
 const startOrder = ({ occurrence }: TableLine): number => occurrence?.startWall ?? Infinity;
 const spanOf = ({ occurrence }: TableLine): number => (occurrence ? occurrence.end - occurrence.start : 0);
 
-/** What a line is sorted by in each column. A column that is added has to be said here. */
-const SORT_VALUES: Readonly<Record<TableColumn, (line: TableLine, query: TableQuery) => SortValue>> = {
-  title: ({ entry }) => entry.title,
+/** What a line is sorted by in each column that shows something else than one field. */
+const SORT_VALUES: Readonly<Record<OtherColumn, (line: TableLine, query: TableQuery) => SortValue>> = {
   kind: ({ entry }) => entry.kind,
   start: startOrder,
   end: ({ occurrence }) => occurrence?.endWall ?? Infinity,
   length: (line) => (line.entry.kind === 'event' ? spanOf(line) : lengthOf(line) * MINUTE),
   repeat: ({ entry, part }) => (part === 'single' ? '' : (entry.recurrence?.rules[0] ?? '1')),
-  place: ({ entry }) => entry.location,
   calendar: ({ entry }, { calendars }) => calendars.findIndex(({ id }) => id === entry.calendarId),
-  category: ({ entry }) => entry.categories.join(', '),
-  people: ({ entry }) => attendeesOf(entry).length,
-  availability: ({ entry }) => (isEvent(entry) ? entry.availability : ''),
-  status: ({ entry: { status } }) => STATUS_ORDER.indexOf(status),
-  importance: ({ entry }) => IMPORTANCES.indexOf(importanceOf(entry.priority)),
-  percent: ({ entry }) => (isEvent(entry) ? -1 : (entry.percent ?? -1)),
-  visibility: ({ entry }) => entry.classification,
-  reminders: ({ entry }) => entry.reminders?.length ?? -1,
   attachments: ({ entry }) => attachmentNamesOf(entry).length,
   size: ({ entry }) => bytesOf(entry),
   zone: ({ entry }) => (entry.start && ownZone(entry.start)) ?? '',
@@ -53,6 +32,14 @@ const SORT_VALUES: Readonly<Record<TableColumn, (line: TableLine, query: TableQu
     return `${kind} ${name}`;
   },
 };
+
+/** What lines are sorted by in a column. */
+function sortValueOf(column: TableColumn, query: TableQuery): (line: TableLine) => SortValue {
+  const field = TABLE_FIELDS.get(column as FieldTableColumn);
+  if (field === undefined) return (line) => SORT_VALUES[column as OtherColumn](line, query);
+  const { order } = anyRowOf(field).table!;
+  return ({ entry }) => order(rowFor(entry.kind, field) && valueOf(entry, field), entry);
+}
 
 const collator = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' });
 
@@ -73,7 +60,7 @@ const difference = (a: number, b: number): number => (a === b ? 0 : a - b);
 /** Lines in order of the columns asked for, then of their starts and keys: a stable order. */
 export function inTableOrder(lines: readonly TableLine[], query: TableQuery): TableLine[] {
   const keys = query.sort.map(({ column, descending }) => {
-    const values = lines.map((line) => SORT_VALUES[column](line, query));
+    const values = lines.map(sortValueOf(column, query));
     return { ranks: ranked(values), sign: descending ? -1 : 1 };
   });
   const order = Uint32Array.from(lines, (_, index) => index);

@@ -1,12 +1,30 @@
-import type { CalendarEvent, Entry, Recurrence } from '../../model/entry';
+import type { Entry, Recurrence } from '../../model/entry';
 import type { EventTime } from '../../model/eventTime';
 import type { EntryFilter } from '../../model/look';
-import type { Reminder } from '../../model/reminder';
 import type { WorkingPattern } from '../../model/settings';
 import type { Standing } from '../../schedule/standing';
+import { type EntryFieldName, type FieldTableColumn, TABLE_FIELDS } from '../../fields/fieldsOf';
 
-/** The columns of the table of all entries, in the order that they stand in at first. */
-export const TABLE_COLUMNS = [
+/** The columns that show something else than one field. */
+export const OTHER_COLUMNS = [
+  'kind',
+  'start',
+  'end',
+  'length',
+  'repeat',
+  'calendar',
+  'attachments',
+  'size',
+  'zone',
+  'created',
+  'changed',
+  'origin',
+] as const;
+export type OtherColumn = (typeof OTHER_COLUMNS)[number];
+export type TableColumn = FieldTableColumn | OtherColumn;
+
+/** The columns that stand first, and those that stand last; between them come the columns of further fields. */
+const FIRST = [
   'title',
   'kind',
   'start',
@@ -22,6 +40,8 @@ export const TABLE_COLUMNS = [
   'importance',
   'percent',
   'visibility',
+] as const satisfies readonly TableColumn[];
+const LAST = [
   'reminders',
   'attachments',
   'size',
@@ -29,8 +49,14 @@ export const TABLE_COLUMNS = [
   'created',
   'changed',
   'origin',
-] as const;
-export type TableColumn = (typeof TABLE_COLUMNS)[number];
+] as const satisfies readonly TableColumn[];
+
+/** The columns of the table of all entries, in the order that they stand in at first. */
+export const TABLE_COLUMNS: readonly TableColumn[] = [
+  ...FIRST,
+  ...[...TABLE_FIELDS.keys()].filter((id) => ![...FIRST, ...LAST].some((known) => known === id)),
+  ...LAST,
+];
 
 /** What rows can be gathered by. */
 export const TABLE_GROUPINGS = ['calendar', 'month', 'period', 'category', 'place', 'weekday'] as const;
@@ -123,19 +149,9 @@ export interface EntryRow {
   /** How it repeats, and the start that this is said for. */
   readonly recurrence?: Recurrence;
   readonly start?: EventTime;
-  readonly location: string;
-  readonly people: readonly string[];
-  /** Of an event. */
-  readonly availability?: CalendarEvent['availability'];
-  readonly classification: Entry['classification'];
-  readonly status: Entry['status'];
+  /** The values of the fields that have a column, by their names. */
+  readonly values: Readonly<Partial<Record<EntryFieldName, unknown>>>;
   readonly standing: Standing;
-  readonly priority?: number;
-  /** How much of a to-do is done, in hundredths. */
-  readonly percent?: number;
-  readonly categories: readonly string[];
-  /** Its own; undefined where it follows its calendar. */
-  readonly reminders?: readonly Reminder[];
   readonly files: number;
   readonly bytes: number;
   readonly created: number;

@@ -75,20 +75,20 @@ export function FilterSheet({ address }: PlanSheetProps) {
       />
       {shown.length > 0 ? (
         <ToggleRow
-          label={words.filter.categories}
+          label={words.fields.categories}
           choices={shown.map((category) => ({ value: category, label: category }))}
           values={filter.categories}
           onChange={(values) => change({ categories: values })}
         />
       ) : null}
       <ToggleRow
-        label={words.filter.availability}
+        label={words.fields.availability}
         choices={AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] }))}
         values={filter.availabilities}
         onChange={(values) => change({ availabilities: values })}
       />
       <ToggleRow
-        label={words.filter.classification}
+        label={words.fields.classification}
         choices={CLASSIFICATIONS.map((value) => ({ value, label: words.entry.classification[value] }))}
         values={filter.classifications}
         onChange={(values) => change({ classifications: values })}

@@ -1,45 +1,58 @@
 import { useEffect, useRef, useState } from 'react';
 import { isReadOnly } from '@/core/model/calendar';
-import { AVAILABILITIES, CLASSIFICATIONS } from '@/core/model/entry';
 import type { EntryRow, TableColumn } from '@/core/tidy/table/tableQuery';
 import { useTheme } from '@/ui/theme/theme';
 import { words } from '@/ui/words';
 import { tidyWords } from '@/ui/words/tidy';
-import type { CellNames } from './cells';
+import { type CellNames, columnName, fieldOfColumn } from './cells';
 import { tableClasses } from './tableClasses';
+import { anyRowOf, rowFor } from '@/core/fields/fieldsOf';
+import type { ChoiceFieldName } from '@/core/fields/eventFields';
+import { choiceWord } from '@/ui/choiceWords';
 
 type Choices = readonly { readonly value: string; readonly label: string }[];
 
-/** The columns whose cells hold one plain value: what stands in one, and among what it is chosen, if it is. */
-const EDITED: Partial<
-  Record<TableColumn, { value: (row: EntryRow) => string; choices?: (names: CellNames) => Choices }>
-> = {
-  title: { value: ({ title }) => title },
-  place: { value: ({ location }) => location },
-  category: { value: ({ categories }) => categories.join(', ') },
-  calendar: {
-    value: ({ calendarId }) => calendarId,
-    choices: ({ calendars }) =>
-      [...calendars.values()]
-        .filter((one) => !isReadOnly(one))
-        .map(({ id, name }) => ({ value: id, label: name })),
-  },
-  availability: {
-    value: ({ availability = 'free' }) => availability,
-    choices: () => AVAILABILITIES.map((value) => ({ value, label: words.entry.availability[value] })),
-  },
-  visibility: {
-    value: ({ classification }) => classification,
-    choices: () => CLASSIFICATIONS.map((value) => ({ value, label: words.entry.classification[value] })),
-  },
-};
+/** What stands in a cell while it is written into, and among what it is chosen, if it is. */
+interface Edited {
+  readonly value: (row: EntryRow) => string;
+  readonly choices?: (names: CellNames) => Choices;
+}
 
-/** Whether a cell can be written into: it holds one plain value, of an entry that can be changed. */
-export const isEditable = (column: TableColumn, row: EntryRow, { calendars }: CellNames): boolean =>
-  column in EDITED &&
-  // A to-do takes no time that could count as anything.
-  !(column === 'availability' && row.entryKind === 'todo') &&
-  !isReadOnly(calendars.get(row.calendarId));
+/** How a column is written into; undefined for one that is not. */
+function editedIn(column: TableColumn): Edited | undefined {
+  if (column === 'calendar')
+    return {
+      value: ({ calendarId }) => calendarId,
+      choices: ({ calendars }) =>
+        [...calendars.values()]
+          .filter((one) => !isReadOnly(one))
+          .map(({ id, name }) => ({ value: id, label: name })),
+    };
+  const field = fieldOfColumn(column);
+  if (field === undefined || !anyRowOf(field).table?.isWritten) return undefined;
+  const { form } = anyRowOf(field);
+  const value = ({ values }: EntryRow): string =>
+    form ? String(form.typed(values[field])) : String(values[field] ?? '');
+  if (form?.kind !== 'choice') return { value };
+  return {
+    value,
+    choices: () =>
+      (form.choices as readonly string[]).map((each) => ({
+        value: each,
+        label: choiceWord(field as ChoiceFieldName, each),
+      })),
+  };
+}
+
+/** Whether a cell can be written into: it holds one plain value, of an entry that has such a field and can be changed. */
+export function isEditable(column: TableColumn, row: EntryRow, { calendars }: CellNames): boolean {
+  const field = fieldOfColumn(column);
+  return (
+    editedIn(column) !== undefined &&
+    (field === undefined || rowFor(row.entryKind, field) !== undefined) &&
+    !isReadOnly(calendars.get(row.calendarId))
+  );
+}
 
 /** A cell while it is written into: Enter keeps, Escape lets it be, another place keeps. */
 export function CellEditor({
@@ -56,7 +69,7 @@ export function CellEditor({
   onLeave: () => void;
 }) {
   const { colours } = useTheme();
-  const edited = EDITED[column]!;
+  const [edited] = useState(() => editedIn(column)!);
   const [value, setValue] = useState(() => edited.value(row));
   const field = useRef<HTMLInputElement & HTMLSelectElement>(null);
   const isLeft = useRef(false);
@@ -74,7 +87,7 @@ export function CellEditor({
     ref: field,
     value,
     className: tableClasses.input,
-    'aria-label': tidyWords.editCell(tidyWords.columnNames[column], row.title || words.entry.noTitle),
+    'aria-label': tidyWords.editCell(columnName(column), row.title || words.entry.noTitle),
     style: { borderColor: colours.accent, backgroundColor: colours.card },
     onChange: (event: { target: { value: string } }) => setValue(event.target.value),
     onBlur: () => end(true),

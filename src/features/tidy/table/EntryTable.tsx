@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View, StyleSheet } from 'react-native';
-import { CELLS, type Cell, editCell } from '@/core/change/editCell';
+import { editCell, isCell } from '@/core/change/editCell';
 import { isRefused } from '@/core/change/eventFields';
 import { targetOfKey } from '@/core/change/target';
 import type { EntryRow, GroupRow, TableColumn, TableQuery } from '@/core/tidy/table/tableQuery';
@@ -37,8 +37,6 @@ interface EntryTableProps {
   onUnfold: (key: string) => void;
   onClear: () => void;
 }
-
-const isCell = (column: TableColumn): column is Cell & TableColumn => CELLS.some((cell) => cell === column);
 
 /** All entries as a table: rows come as they are looked at, and all of it is reached by keys. */
 export function EntryTable({ query, columns, selecting, onFold, onUnfold, onClear }: EntryTableProps) {

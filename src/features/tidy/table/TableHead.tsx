@@ -7,6 +7,7 @@ import { TICK_WIDTH, MARK_WIDTH, tableClasses } from './tableClasses';
 import { Tick } from './Tick';
 import type { ShownColumn } from './TableRowView';
 import type { Columns } from './useColumns';
+import { columnName } from './cells';
 
 const ARIA_SORT = { asc: 'ascending', desc: 'descending', none: 'none' } as const;
 const RESIZE_STEP = 16;
@@ -38,7 +39,7 @@ export function TableHead({
       <div role="presentation" style={{ width: MARK_WIDTH, flexShrink: 0 }} />
       {table.getHeaderGroups()[0]!.headers.map((header, at) => {
         const { column } = header;
-        const name = tidyWords.columnNames[column.id as TableColumn];
+        const name = columnName(column.id as TableColumn);
         const sorted = column.getIsSorted() || 'none';
         const sort = (event: MouseEvent | KeyboardEvent) => column.toggleSorting(undefined, event.shiftKey);
         const widen = (event: KeyboardEvent) => {

@@ -1,16 +1,21 @@
 import type { Calendar } from '@/core/model/calendar';
-import type { EntryRow, TableColumn, TableGrouping } from '@/core/tidy/table/tableQuery';
+import type { EntryRow, OtherColumn, TableColumn, TableGrouping } from '@/core/tidy/table/tableQuery';
 import { DAY, MINUTE, parseDate } from '@/core/time/civil';
 import { ownZone } from '@/core/time/eventTime';
 import { cityOf, instantToWall } from '@/core/time/zones';
 import { dateText, lengthText, monthText, rangeText, shortDayText, timeText, weekdayName } from '@/ui/dates';
 import { recurrenceText } from '@/ui/recurrenceText';
-import { remindersText } from '@/ui/reminderText';
-import { importanceOf } from '@/core/fields/importance';
 import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 import { tidyWords } from '@/ui/words/tidy';
-import { todoWords } from '@/ui/words/todos';
+import {
+  anyRowOf,
+  type EntryFieldName,
+  type FieldTableColumn,
+  rowFor,
+  TABLE_FIELDS,
+} from '@/core/fields/fieldsOf';
+import { valueText } from '@/ui/fieldValueText';
 
 /** What cells are said with. */
 export interface CellNames {
@@ -36,9 +41,8 @@ const momentOn = (instant: number, { zone }: CellNames): string =>
 const originText = ({ origin }: EntryRow): string =>
   origin.kind === 'imported' ? tidyWords.origins.imported(origin.name ?? '') : tidyWords.origins[origin.kind];
 
-/** What stands in each column of an entry's row. A column that is added has to be said here. */
-const CELLS: Readonly<Record<TableColumn, (row: EntryRow, names: CellNames) => string>> = {
-  title: ({ title }) => title || words.entry.noTitle,
+/** What stands in each column that shows something else than one field. */
+const CELLS: Readonly<Record<OtherColumn, (row: EntryRow, names: CellNames) => string>> = {
   kind: ({ entryKind }) => tidyWords.kind[entryKind],
   // A to-do that can be done from now on is told by when it is due.
   start: (row) =>
@@ -60,21 +64,7 @@ const CELLS: Readonly<Record<TableColumn, (row: EntryRow, names: CellNames) => s
           ? words.entry.changed
           : words.entry.series
         : '',
-  place: ({ location }) => location,
   calendar: ({ calendarId }, { calendars }) => calendars.get(calendarId)?.name ?? '',
-  category: ({ categories }) => categories.join(', '),
-  people: ({ people }) => people.join(', '),
-  availability: ({ availability }) => (availability ? words.entry.availability[availability] : ''),
-  status: ({ status }) => ({ ...words.entry.status, ...todoWords.status })[status],
-  importance: ({ priority }) => (priority === undefined ? '' : words.entry.priority[importanceOf(priority)]),
-  percent: ({ percent }) => (percent === undefined ? '' : `${percent} %`),
-  visibility: ({ classification }) => words.entry.classification[classification],
-  reminders: ({ entryKind, reminders }, { zone }) =>
-    reminders === undefined
-      ? entryKind === 'todo'
-        ? ''
-        : tidyWords.usual
-      : remindersText(reminders, zone, entryKind === 'todo'),
   attachments: ({ files }) => (files === 0 ? '' : String(files)),
   size: ({ bytes }) => (bytes === 0 ? '' : exchangeWords.attachments.size(bytes)),
   zone: ({ start }, { zone }) => {
@@ -86,8 +76,30 @@ const CELLS: Readonly<Record<TableColumn, (row: EntryRow, names: CellNames) => s
   origin: originText,
 };
 
-export const cellText = (column: TableColumn, row: EntryRow, names: CellNames): string =>
-  CELLS[column](row, names);
+/** The field that a column shows; undefined for one that shows something else. */
+export const fieldOfColumn = (column: TableColumn): EntryFieldName | undefined =>
+  TABLE_FIELDS.get(column as FieldTableColumn);
+
+/** What a column is called. */
+export function columnName(column: TableColumn): string {
+  const field = fieldOfColumn(column);
+  return field ? words.fields[field] : tidyWords.columnNames[column as OtherColumn];
+}
+
+/** What stands in a column of an entry's row. */
+export function cellText(column: TableColumn, row: EntryRow, names: CellNames): string {
+  const field = fieldOfColumn(column);
+  if (field === undefined) return CELLS[column as OtherColumn](row, names);
+  if (field === 'title') return row.title || words.entry.noTitle;
+  // An entry of the other kind has no such field.
+  if (!rowFor(row.entryKind, field)) return '';
+  return valueText(field, row.values[field], {
+    calendarName: (id) => names.calendars.get(id)?.name ?? '',
+    homeZone: names.zone,
+    start: row.start,
+    kind: row.entryKind,
+  });
+}
 
 /** What a group of rows is called. */
 export function groupText(
@@ -114,30 +126,31 @@ export function groupText(
   }
 }
 
-/** How wide a column is at first, in pixels, and whether it stands there. */
-export const COLUMN_SIZES: Readonly<
-  Record<TableColumn, { readonly width: number; readonly isShown: boolean }>
-> = {
-  title: { width: 260, isShown: true },
-  kind: { width: 80, isShown: false },
-  start: { width: 168, isShown: true },
-  end: { width: 110, isShown: false },
-  length: { width: 90, isShown: true },
-  repeat: { width: 190, isShown: true },
-  place: { width: 140, isShown: true },
-  calendar: { width: 120, isShown: false },
-  category: { width: 120, isShown: false },
-  people: { width: 160, isShown: false },
-  availability: { width: 100, isShown: false },
-  status: { width: 110, isShown: false },
-  importance: { width: 100, isShown: false },
-  percent: { width: 70, isShown: false },
-  visibility: { width: 90, isShown: false },
-  reminders: { width: 170, isShown: false },
-  attachments: { width: 70, isShown: false },
-  size: { width: 80, isShown: false },
-  zone: { width: 110, isShown: false },
-  created: { width: 110, isShown: false },
-  changed: { width: 110, isShown: false },
-  origin: { width: 150, isShown: false },
+/** How wide the columns that show something else than one field are at first, in pixels. */
+const WIDTHS: Readonly<Record<OtherColumn, number>> = {
+  kind: 80,
+  start: 168,
+  end: 110,
+  length: 90,
+  repeat: 190,
+  calendar: 120,
+  attachments: 70,
+  size: 80,
+  zone: 110,
+  created: 110,
+  changed: 110,
+  origin: 150,
 };
+const SHOWN_AT_FIRST: readonly OtherColumn[] = ['start', 'length', 'repeat'];
+
+/** How wide a column is at first, in pixels, and whether it stands there. */
+export function columnSize(column: TableColumn): { readonly width: number; readonly isShown: boolean } {
+  const field = fieldOfColumn(column);
+  if (field === undefined)
+    return {
+      width: WIDTHS[column as OtherColumn],
+      isShown: SHOWN_AT_FIRST.some((shown) => shown === column),
+    };
+  const { width, isShown = false } = anyRowOf(field).table!;
+  return { width, isShown };
+}

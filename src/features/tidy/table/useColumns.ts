@@ -14,8 +14,7 @@ import type { TableColumns } from '@/core/model/tableColumns';
 import { TABLE_COLUMNS, type TableColumn, type TableSort } from '@/core/tidy/table/tableQuery';
 import { useCommands } from '@/features/workspace';
 import { useOpenStore, useSnapshot } from '@/store';
-import { tidyWords } from '@/ui/words/tidy';
-import { COLUMN_SIZES } from './cells';
+import { columnName, columnSize } from './cells';
 
 const FEATURES = tableFeatures({
   columnOrderingFeature,
@@ -27,8 +26,8 @@ const FEATURES = tableFeatures({
 
 const COLUMNS = TABLE_COLUMNS.map((id) => ({
   id,
-  header: tidyWords.columnNames[id],
-  size: COLUMN_SIZES[id].width,
+  header: columnName(id),
+  size: columnSize(id).width,
   minSize: 56,
   maxSize: 640,
   enableHiding: id !== 'title',
@@ -36,7 +35,7 @@ const COLUMNS = TABLE_COLUMNS.map((id) => ({
   enableMultiSort: true,
 }));
 const NO_ROWS: never[] = [];
-const HIDDEN_AT_FIRST = Object.fromEntries(TABLE_COLUMNS.map((id) => [id, COLUMN_SIZES[id].isShown]));
+const HIDDEN_AT_FIRST = Object.fromEntries(TABLE_COLUMNS.map((id) => [id, columnSize(id).isShown]));
 const AS_AT_FIRST: TableColumns = { order: [], shown: {}, widths: {} };
 
 const isColumn = (id: string): id is TableColumn => TABLE_COLUMNS.some((column) => column === id);

@@ -1,19 +1,12 @@
 import { ruleInEnglish, ruleProblemsInEnglish } from '@/core/recurrence/words/english';
 import { plural } from '../plural';
+import { fields } from './fields';
 
 /** The words of entries and series: the entry line, the desk and the editor. */
 export const entriesWords = {
-  /** What the fields of an entry are called, each that stands in the form by itself. */
-  fields: {
-    location: 'Place',
-    notes: 'Notes',
-    categories: 'Categories',
-    availability: 'Counts as',
-    classification: 'Visible to others',
-    status: 'Status',
-    priority: 'Importance',
-    url: 'Link',
-  },
+  fields,
+  /** In place of a value that is not there. */
+  fieldEmpty: 'nothing',
   entry: {
     noTitle: 'No title',
     away: 'away',
@@ -60,14 +53,14 @@ export const entriesWords = {
       length: 'Length',
       repeat: 'Repeat',
       zone: 'Time zone',
-      place: 'Place',
-      people: 'People',
-      calendar: 'Calendar',
+      place: fields.location,
+      people: fields.attendees,
+      calendar: fields.calendarId,
       category: 'Category',
-      availability: 'Counts as',
-      visibility: 'Visibility',
+      availability: fields.availability,
+      visibility: fields.classification,
       reminder: 'Reminder',
-      link: 'Link',
+      link: fields.url,
     },
     or: (text: string) => `or ${text}`,
     complete: (name: string) => `Write ${name}`,

@@ -1,4 +1,5 @@
 import { plural } from '../plural';
+import { fields } from './fields';
 
 /** The words of going about in Plan: dates, filters, presets, periods, search and paper. */
 export const findingWords = {
@@ -16,11 +17,8 @@ export const findingWords = {
     title: 'Filter entries',
     hiddenCalendars: 'the calendars that are shown',
     text: 'Words in title, place, notes or people',
-    categories: 'Categories',
-    availability: 'Availability',
-    classification: 'Visibility',
     recurring: 'Repeats',
-    people: 'People',
+    people: fields.attendees,
     meeting: 'Where',
     answer: 'Answers',
     any: 'Any',
@@ -91,13 +89,6 @@ export const findingWords = {
     problem: (text: string) => `“${text}” is not understood.`,
     groups: 'Where it was found',
     results: 'Found entries',
-    found: {
-      title: (count: number) => `in titles ${count}`,
-      place: (count: number) => `in places ${count}`,
-      notes: (count: number) => `in notes ${count}`,
-      people: (count: number) => `people ${count}`,
-      categories: (count: number) => `categories ${count}`,
-      attachments: (count: number) => `attachments ${count}`,
-    },
+    foundIn: (field: string, count: number) => `${field} ${count}`,
   },
 } as const;

@@ -1,6 +1,6 @@
 import type { EntryFieldName, ValueOf } from '@/core/fields/fieldsOf';
 import { attendeesOf } from '@/core/model/attendees';
-import type { CalendarEvent } from '@/core/model/entry';
+import type { CalendarEvent, Entry } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { ownZone, wallOf } from '@/core/time/eventTime';
@@ -9,11 +9,11 @@ import { dateText, lengthText, timeText } from '@/ui/dates';
 import { recurrenceText } from '@/ui/recurrenceText';
 import { remindersText } from '@/ui/reminderText';
 import { words } from '@/ui/words';
-import { batchWords } from '@/ui/words/batch';
 import { MAY } from '@/ui/words/invitations';
 import { todoWords } from '@/ui/words/todos';
-import { colourName } from './stepText';
+import { colourName } from './colourName';
 import { withoutMailto } from '@/core/model/emailAddress';
+import { importanceOf } from '@/core/fields/importance';
 
 /** What a value is said with. */
 export interface ValueNames {
@@ -21,9 +21,21 @@ export interface ValueNames {
   readonly homeZone: string;
   /** The start that a repeat is said for. */
   readonly start: EventTime | undefined;
+  /** Of what kind of entry it is; of an event without. */
+  readonly kind?: Entry['kind'];
 }
 
-type Texts = { readonly [Name in EntryFieldName]: (value: ValueOf<Name>, names: ValueNames) => string };
+/** The fields whose value is its own text. */
+type PlainField = {
+  [Name in EntryFieldName]: string extends NonNullable<ValueOf<Name>> ? Name : never;
+}[EntryFieldName];
+
+type Texts = {
+  readonly [Name in Exclude<EntryFieldName, PlainField> | 'calendarId' | 'colour']: (
+    value: ValueOf<Name>,
+    names: ValueNames,
+  ) => string;
+};
 
 function timeOf(time: EventTime | undefined, isEnd: boolean, { homeZone }: ValueNames): string {
   if (!time) return '';
@@ -36,24 +48,30 @@ function timeOf(time: EventTime | undefined, isEnd: boolean, { homeZone }: Value
 }
 
 const TEXTS: Texts = {
-  title: (title) => title,
   calendarId: (id, { calendarName }) => calendarName(id),
   start: (time, names) => timeOf(time, false, names),
   end: (time, names) => timeOf(time, true, names),
   timedMinutes: (minutes) => (minutes === undefined ? '' : lengthText(minutes * MINUTE)),
   recurrence: (recurrence, { start }) => (recurrence && start ? recurrenceText(recurrence, start) : ''),
-  reminders: (reminders, { homeZone }) =>
-    reminders === undefined ? words.reminder.usualAgain : remindersText(reminders, homeZone),
+  reminders: (reminders, { homeZone, kind }) =>
+    reminders !== undefined
+      ? remindersText(reminders, homeZone, kind === 'todo')
+      : kind === 'todo'
+        ? ''
+        : words.reminder.usualAgain,
   travel: (travel) =>
     travel ? [travel.there, travel.back].map((minutes) => lengthText(minutes * MINUTE)).join(', ') : '',
-  location: (place) => place,
   geo: (point) => (point ? `${point.latitude}, ${point.longitude}` : ''),
-  notes: (notes) => notes,
   categories: (names) => names.join(', '),
   availability: (value) => words.entry.availability[value],
   classification: (value) => words.entry.classification[value],
   status: (value) => ({ ...words.entry.status, ...todoWords.status })[value],
-  priority: (value) => (value === undefined ? '' : String(value)),
+  priority: (value) =>
+    value === undefined
+      ? ''
+      : [1, 5, 9].includes(value)
+        ? words.entry.priority[importanceOf(value)]
+        : `${words.entry.priority[importanceOf(value)]} (${value})`,
   organizer: (user) => (user ? withoutMailto(user.address) : ''),
   attendees: (attendees) =>
     attendeesOf({ attendees } as Pick<CalendarEvent, 'attendees'>)
@@ -66,7 +84,6 @@ const TEXTS: Texts = {
   conferences: (conferences) => (conferences ?? []).map(({ uri }) => uri).join(', '),
   colour: (colour) => (colour === undefined ? '' : colourName(colour)),
   attachments: (files) => (files ?? []).map(({ name }) => name).join(', '),
-  url: (link) => link,
   hasStart: () => '',
   isNeverDue: () => '',
   repeatAfter: (after) => (after ? todoWords.repeatAfter(after) : ''),
@@ -80,8 +97,16 @@ const TEXTS: Texts = {
 /** The most of a text that stands beside another. */
 const MOST = 160;
 
-/** The value of a field in words; of a long one its beginning. */
+const isPlain = (field: EntryFieldName): field is PlainField => !(field in TEXTS);
+
+/** The value of a field in words, as long as it is; '' for none. */
+export const valueText = (field: EntryFieldName, value: unknown, names: ValueNames): string =>
+  isPlain(field)
+    ? String(value ?? '')
+    : (TEXTS[field] as (value: unknown, names: ValueNames) => string)(value, names);
+
+/** The value of a field in words; of a long one its beginning, of none a word. */
 export function fieldValueText(field: EntryFieldName, value: unknown, names: ValueNames): string {
-  const text = (TEXTS[field] as (value: unknown, names: ValueNames) => string)(value, names);
-  return (text.length > MOST ? `${text.slice(0, MOST)}…` : text) || batchWords.preview.nothing;
+  const text = valueText(field, value, names);
+  return (text.length > MOST ? `${text.slice(0, MOST)}…` : text) || words.fieldEmpty;
 }
