@@ -44,6 +44,7 @@ export default defineConfig({
     // Traces make a run a good deal longer: they are kept when they are asked for.
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',
+    contextOptions: { reducedMotion: 'reduce' },
     // Only what is about it keeps the application for use without the network: each test has a browser of its own.
     serviceWorkers: 'block',
   },
@@ -51,7 +52,7 @@ export default defineConfig({
     {
       name: 'phone',
       testMatch: /phone|both/,
-      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, deviceScaleFactor: 2 },
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, deviceScaleFactor: 1 },
     },
     { name: 'wide', testMatch: /wide|keyboard|both|data/, use: { viewport: { width: 1280, height: 800 } } },
   ],
