@@ -86,6 +86,21 @@ test('who asks too often is told to wait, of each kind apart', async () => {
   await request(strict).get('/api/health').expect(200);
 });
 
+test('forms that others fill in are limited by themselves: their pages stay', async () => {
+  const strict = createApp({
+    dist: path.resolve('public'),
+    data: folder,
+    start: () => null,
+    perMinute: { forms: 1 },
+  });
+  for (const address of [`/p/${'a'.repeat(32)}`, `/o/${'b'.repeat(32)}`]) {
+    const form = () => request(strict).post(address).type('form').send({ kind: 'add' });
+    expect((await form()).status).not.toBe(429);
+    await form().expect(429);
+    await request(strict).get(address).expect(404);
+  }
+});
+
 test('the files of the application use up nothing of what may be asked', async () => {
   const strict = createApp({
     dist: path.resolve('public'),

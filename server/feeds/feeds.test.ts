@@ -89,8 +89,8 @@ describe('a feed on this machine or its network is not asked for', () => {
 
 test('what is too large, too slow, or leads in circles is given up', async () => {
   const port = await listen((request, response) => {
-    if (request.url!.endsWith('said.ics')) response.writeHead(200, { 'content-length': 60_000 }).end('x');
-    else if (request.url!.endsWith('unsaid.ics')) {
+    if (request.url!.endsWith('/said.ics')) response.writeHead(200, { 'content-length': 60_000 }).end('x');
+    else if (request.url!.endsWith('/unsaid.ics')) {
       for (let part = 0; part < 60; part++) response.write('x'.repeat(1000));
       response.end();
     } else if (request.url!.endsWith('never.ics')) response.write('BEGIN:VCALENDAR');

@@ -60,6 +60,20 @@ test('what would not fit is refused before anything is written, or taken away if
   expect(await database.getAllKeys()).toEqual([]);
 });
 
+test('files of what is in the bin stay for as long as it does', async () => {
+  const database = fresh();
+  let now = 0;
+  const files = new AttachmentFiles(database, noEstimate, () => now);
+  await files.write(new Map([['binned', 'eHg=']]));
+  const entry = event({ attachments: [{ id: 'binned', name: 'plan', mediaType: '', size: 2 }] });
+  const state = { ...stateWith(), bin: new Map([[entry.id, { id: entry.id, entry, deleted: 0 }]]) };
+  now = 40 * DAY;
+  await files.sweep(state, []);
+  expect(await files.read('binned')).toBe('eHg=');
+  await files.sweep(stateWith(), []);
+  expect(await files.read('binned')).toBeUndefined();
+});
+
 test('files that nothing names any more go after a day', async () => {
   const database = fresh();
   let now = 0;

@@ -124,6 +124,14 @@ test('in person only where all are at that place that day, in the smallest room 
     expect(roomId).toBe(start < at(3, 12) ? 'shed' : 'lamp');
   }
   expect(proposals.length).toBeGreaterThan(1);
+  // Five have no seat in the room that holds four.
+  const five = [...all, someone('ines'), someone('dev'), someone('marek')];
+  const seated = findGaps(asking(five, { way: 'in-person', withRoom: true, rooms })).proposals;
+  expect(seated.length).toBeGreaterThan(0);
+  for (const { roomId, reasons } of seated) {
+    expect(roomId).toBe('shed');
+    expect(reasons).toContainEqual({ kind: 'room', id: 'shed', seats: 20 });
+  }
   const screens = findGaps(asking(all, { way: 'in-person', withRoom: true, rooms, equipment: ['screen'] }));
   for (const { roomId } of screens.proposals) expect(roomId).toBe('shed');
   // Elsewhere it is held online, and it is said because of whom.
