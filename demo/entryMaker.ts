@@ -1,7 +1,7 @@
 import { blankFields } from '@/core/change/eventFields';
 import type { CalendarEvent, DayOffHandling } from '@/core/model/entry';
 import type { EventTime } from '@/core/model/eventTime';
-import { dateString, DAY, localString, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
+import { dateString, localString, MINUTE, parseDate, parseLocal } from '@/core/time/civil';
 import { type DemoCalendarId, HOME_ZONE, MADE } from './scenario';
 
 export type DemoFields = Partial<Omit<CalendarEvent, 'id' | 'kind'>>;
@@ -116,7 +116,3 @@ export class EntryMaker {
 
 /** `YYYY-MM-DD` some days after another date. */
 export const dayAfter = (date: string, days: number): string => dateString(parseDate(date) + days);
-
-/** Days between two dates. */
-export const daysBetween = (from: string, to: string): number =>
-  (parseDate(to) * DAY - parseDate(from) * DAY) / DAY;

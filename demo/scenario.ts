@@ -8,7 +8,7 @@ import { DAY, parseLocal } from '@/core/time/civil';
 /** The works office of Fennick Lights Trust. All of it is made up. */
 export const HOME_ZONE = 'Europe/Lisbon';
 export const TODAY = '2027-03-09';
-export const NOW = `${TODAY}T10:20`;
+const NOW = `${TODAY}T10:20`;
 
 /** The demo's records are as old as this, whenever they are made. */
 export const MADE = parseLocal('2026-02-02T08:00');

@@ -19,7 +19,7 @@ const invited = (answer: string): Pick<CalendarEvent, 'organizer' | 'attendees'>
     { address: 'mailto:oona.pell@fennick.example', parameters: {} },
   ],
 });
-export const weekly = (title: string, more: Partial<CalendarEvent> = {}) =>
+const weekly = (title: string, more: Partial<CalendarEvent> = {}) =>
   series('FREQ=WEEKLY', {
     title,
     start: zoned('2025-03-04T09:00'),

@@ -1,7 +1,7 @@
 import type { Patch } from '@/core/change/patch';
 import type { Entry } from '@/core/model/entry';
 import type { EngineClient } from '@/engine/asked';
-import { localEngine } from '@/engine/localEngine';
+import { localEngine } from './localEngine';
 import type { Database } from '@/store/database';
 import { databaseLog } from '@/store/databaseLog';
 import { Store } from '@/store/store';

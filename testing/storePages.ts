@@ -2,7 +2,7 @@ import { createEntry } from '@/core/change/entryChanges';
 import { isRefused } from '@/core/change/eventFields';
 import type { Patch } from '@/core/change/patch';
 import { initialSettings } from '@/core/model/initialSettings';
-import { localEngine } from '@/engine/localEngine';
+import { localEngine } from './localEngine';
 import { type Database, openDatabase } from '@/store/database';
 import { databaseLog, localChannel } from '@/store/databaseLog';
 import { Store, type StoreParts } from '@/store/store';

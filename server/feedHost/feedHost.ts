@@ -41,7 +41,7 @@ export const OFFERED: readonly OfferedFeed[] = [
 ];
 
 /** The address of each calendar of the demo that is a feed, by its id. */
-export const DEMO_FEEDS = { rota: 'rota.ics', daysoff: 'days-off.ics' } as const;
+const DEMO_FEEDS = { rota: 'rota.ics', daysoff: 'days-off.ics' } as const;
 
 function ofTheDemo(calendarId: string): string {
   const events = makeDemo().entries.filter((entry) => entry.calendarId === calendarId);

@@ -8,7 +8,7 @@ export function isPublicAddress(text: string): boolean {
 }
 
 /** The protocols that a feed is fetched by. */
-export const PROTOCOLS = ['http:', 'https:'];
+const PROTOCOLS = ['http:', 'https:'];
 
 /** The address of a feed, or undefined if it is none that may be fetched at all. */
 export function feedUrl(text: string): URL | undefined {

@@ -6,7 +6,7 @@ import { DAY } from '@/core/time/civil';
 /** How far ahead messages are taken, in milliseconds: fourteen days, and one for clocks that differ. */
 export const FARTHEST = 15 * DAY;
 /** The most messages of one browser. */
-export const MOST_MESSAGES = 500;
+const MOST_MESSAGES = 500;
 
 /** A message that is to go out: by mail or as a text message. Limits keep one browser from filling the server. */
 export const Message = z.discriminatedUnion('way', [
@@ -41,7 +41,7 @@ export const MessagePlan = z.object({
 export type MessagePlan = z.infer<typeof MessagePlan>;
 
 /** What became of a message. */
-export const Outcome = z.enum(['sent', 'late', 'missed']);
+const Outcome = z.enum(['sent', 'late', 'missed']);
 export const DoneMessage = z.object({ message: Message, outcome: Outcome, done: z.number() });
 export type DoneMessage = z.infer<typeof DoneMessage>;
 

@@ -2,7 +2,7 @@ import type { DoneMessage, MessageBox, MessagePlan } from './message';
 import { DAY, HOUR, MINUTE } from '@/core/time/civil';
 
 /** So late a message still goes out, in milliseconds: an older one would only confuse. */
-export const LATEST = HOUR;
+const LATEST = HOUR;
 /** By so much a message is on time. */
 const ON_TIME = MINUTE;
 /** How many that are done are shown. */

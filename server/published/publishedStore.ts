@@ -39,7 +39,7 @@ export interface KeepLimits {
   readonly total: number;
   readonly bySender: number;
 }
-export const KEEP_LIMITS: KeepLimits = { total: 1024 ** 3, bySender: 256 * 1024 ** 2 };
+const KEEP_LIMITS: KeepLimits = { total: 1024 ** 3, bySender: 256 * 1024 ** 2 };
 
 /** A copy is there and can't be read: it was cut off, or changed by something else. */
 export class TornCopyError extends Error {}

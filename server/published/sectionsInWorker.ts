@@ -8,7 +8,7 @@ export interface SectionLimits {
   readonly milliseconds: number;
   readonly megabytes: number;
 }
-export const SECTION_LIMITS: SectionLimits = { milliseconds: 60_000, megabytes: 1024 };
+const SECTION_LIMITS: SectionLimits = { milliseconds: 60_000, megabytes: 1024 };
 
 export interface SectionsJob {
   readonly copy: Pick<StoredCopy, 'text' | 'zone' | 'allows'>;

@@ -23,7 +23,7 @@ function askedOfWorker<Api>(worker: Worker, until?: Promise<never>): Asked<Api> 
 }
 
 /** The engine in a worker of its own. Metro finds a worker by exactly this form of its address. */
-export function engineThread(): EngineThread {
+function engineThread(): EngineThread {
   const worker = hasTemporal()
     ? new Worker(new URL('./engine.worker', import.meta.url))
     : new Worker(new URL('./enginePolyfilled.worker', import.meta.url));
@@ -53,7 +53,7 @@ interface FilesThread {
 let thread: FilesThread | undefined;
 
 /** The worker was ended before it answered. */
-export class EndedError extends Error {}
+class EndedError extends Error {}
 
 function filesThread(): FilesThread {
   const worker = hasTemporal()

@@ -1,7 +1,7 @@
 import type { Entry } from '@/core/model/entry';
 import { event } from '../../testing/samples';
 import { Engine } from './engine';
-import { localEngine } from './localEngine';
+import { localEngine } from '../../testing/localEngine';
 import { SilentEngineError, watchedEngine } from './watchedEngine';
 
 const chunk = (...entries: Entry[]): string[] => [JSON.stringify(entries)];

@@ -11,7 +11,7 @@ export interface EngineThread {
 }
 
 /** What a new thread is given: all entries as they are now, and what stands beside them. */
-export type EngineSource = () => {
+type EngineSource = () => {
   readonly chunks: readonly string[];
   readonly beside: Beside;
 };

@@ -26,7 +26,7 @@ export type FilesFailure = 'no-room' | 'storage-failed';
 export type StorageEstimate = () => Promise<{ quota: number; usage: number } | undefined>;
 
 /** The room that the browser says there is. */
-export const browserEstimate: StorageEstimate = async () => {
+const browserEstimate: StorageEstimate = async () => {
   const { quota, usage } = (await navigator.storage?.estimate?.()) ?? {};
   return quota === undefined || usage === undefined ? undefined : { quota, usage };
 };

@@ -25,7 +25,7 @@ import { Store } from './store';
 import { browserTabs } from './tabs';
 
 /** What the server gives to a browser that has no data yet: the demo's, or nothing. */
-export const StartData = z.object({
+const StartData = z.object({
   demo: z
     .object({
       calendars: z.array(Calendar),
@@ -42,7 +42,7 @@ export const StartData = z.object({
     })
     .nullable(),
 });
-export type StartData = z.infer<typeof StartData>;
+type StartData = z.infer<typeof StartData>;
 
 /** Other pages wait for the one that begins: a server that does not answer is none, after so many milliseconds. */
 const START_PATIENCE = 20_000;

@@ -7,7 +7,7 @@ import { words } from './words';
 const said = words.reminder;
 
 /** A length without its direction: "2 weeks", "1 day", "1 hour", "10 minutes". */
-export function amountText(days: number, minutes: number): string {
+function amountText(days: number, minutes: number): string {
   const [wholeDays, rest] = [Math.abs(days), Math.abs(minutes)];
   const parts = [...(wholeDays > 0 ? [said.days(wholeDays)] : []), ...(rest > 0 ? [said.minutes(rest)] : [])];
   return parts.join(' ');

@@ -10,7 +10,7 @@ import { isRecurring, masterOf, type Target } from './target';
 import { touched } from './versions';
 
 /** A series that leaves one occurrence out (EXDATE, RFC 5545 3.8.5.1). */
-export function leaveOut(series: Dated, wall: number): Dated {
+function leaveOut(series: Dated, wall: number): Dated {
   const recurrence = series.recurrence!;
   const exception = atWall(series.start, wall);
   const key = recurrenceKey(wall, series.start.kind === 'date');

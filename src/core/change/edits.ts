@@ -1,4 +1,4 @@
-import { type CalendarEvent, type Dated, type Entry, isDated, isEvent } from '../model/entry';
+import { type Dated, type Entry, isDated } from '../model/entry';
 import type { Refusal } from './shift';
 
 /** Makes another entry of an entry, or says why it can't. */
@@ -9,9 +9,3 @@ export const editDated =
   (edit: (entry: Dated) => Entry | Refusal): Edit =>
   (entry) =>
     isDated(entry) ? edit(entry) : 'no-date';
-
-/** An edit of events alone. */
-export const editEvent =
-  (edit: (event: CalendarEvent) => CalendarEvent | Refusal): Edit =>
-  (entry) =>
-    isEvent(entry) ? edit(entry) : 'no-event';

@@ -29,7 +29,7 @@ const ReadChange = z
   });
 
 /** What a patch did, for the line that says so: the interface has the words. */
-export const SUMMARIES = [
+const SUMMARIES = [
   'todo-made',
   'todo-done',
   'todo-open',

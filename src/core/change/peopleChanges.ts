@@ -47,7 +47,7 @@ const union = (one: readonly string[], other: readonly string[]): string[] => {
 };
 
 /** Of two who are one: what the first says, and what only the second does. */
-export function mergedPerson(kept: Person, other: PersonFields): Person {
+function mergedPerson(kept: Person, other: PersonFields): Person {
   const notes = kept.notes.includes(other.notes) ? kept.notes : `${kept.notes}\n${other.notes}`.trim();
   return {
     ...other,
@@ -62,7 +62,7 @@ export function mergedPerson(kept: Person, other: PersonFields): Person {
 }
 
 /** Who is the same: by an address, or where neither has one, by kind and name. */
-export function sameAs(people: Iterable<Person>, fields: PersonFields): Person | undefined {
+function sameAs(people: Iterable<Person>, fields: PersonFields): Person | undefined {
   for (const address of fields.addresses) {
     const found = personOfAddress(people, address);
     if (found) return found;

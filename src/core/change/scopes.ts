@@ -66,7 +66,7 @@ function followedTimes(
  * @param moved where the start of the series went with its dates; its new start may be a later one of them
  * @param held the changed occurrence that was edited itself, and what it is now
  */
-export function carryOverrides(
+function carryOverrides(
   state: State,
   overrides: readonly Dated[],
   before: Dated,

@@ -5,7 +5,7 @@ import { atInstant, atWall, instantOf, wallOf } from '../time/eventTime';
 import { endAfter } from '../recurrence/occurrenceShape';
 
 /** Why a change can't be made. The interface has the words. */
-export const REFUSALS = [
+const REFUSALS = [
   'rule-fixes-days',
   'unreadable-rule',
   'rule-not-divisible',

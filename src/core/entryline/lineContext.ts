@@ -3,7 +3,7 @@ import { DAY } from '../time/civil';
 import type { Doubt } from './candidate';
 
 /** A zone under a name that a person may write. */
-export interface NamedZone {
+interface NamedZone {
   readonly name: string;
   readonly zone: string;
 }
@@ -35,7 +35,7 @@ export interface EntryLineContext {
 }
 
 /** Takes of two or more meanings the one that the person is used to, else the first, and says that there are others. */
-export type ChooseDay = <More extends object>(
+type ChooseDay = <More extends object>(
   pattern: string,
   days: Readonly<Record<string, number>>,
   more?: More,

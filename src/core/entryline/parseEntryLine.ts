@@ -18,11 +18,11 @@ import { calendarsIn, linkPartsIn, statesOfEntryIn } from './parts/signs';
 import { partsOfDayIn, timesFromNowIn, timesIn } from './parts/times';
 import { zonesIn } from './parts/zones';
 
-export type { EntryLineContext, NamedZone } from './lineContext';
-export type { Doubt, LineProblem } from './candidate';
+export type { EntryLineContext } from './lineContext';
+export type { LineProblem } from './candidate';
 
 /** A part of the line that was understood, in the order of the chips. */
-export const UNDERSTOOD_PARTS = [
+const UNDERSTOOD_PARTS = [
   'day',
   'time',
   'length',

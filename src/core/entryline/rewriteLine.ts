@@ -121,7 +121,7 @@ const AT: Readonly<Record<ReminderAnchor, string>> = {
 const OF: Readonly<Record<ReminderAnchor, string>> = { start: '', end: ' the end', leaving: ' leaving' };
 
 /** A reminder in words that are read as it again; one at a fixed moment can't be said in a line. */
-export function reminderWords({ trigger, by }: Reminder): string {
+function reminderWords({ trigger, by }: Reminder): string {
   const ask = ASK[by];
   switch (trigger.kind) {
     case 'fixed':

@@ -144,7 +144,7 @@ export function readAlarm(
 }
 
 /** Whether an alarm stands for one of the calendar's usual reminders, which its entry follows. */
-export const isUsualAlarm = ([, properties]: JCalComponent): boolean =>
+const isUsualAlarm = ([, properties]: JCalComponent): boolean =>
   textOf(properties, USUAL_PROPERTY).toUpperCase() === 'TRUE';
 
 const utc = (instant: number): string => new Date(instant).toISOString().replace(/\.\d+/, '');

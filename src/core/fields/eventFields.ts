@@ -40,7 +40,7 @@ import { isPage } from '../model/link';
 import { attachmentNamesOf, attendeesOf } from '../model/attendees';
 
 /** Extends TRANSP by a property of our own, to the values that it can't say. */
-export const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
+const AVAILABILITY_PROPERTY = 'x-orderly-week-availability';
 
 /** One's own number for an entry: an order, a case, a file. iCalendar has no property for it. */
 const REFERENCE_PROPERTY = 'x-orderly-week-reference';

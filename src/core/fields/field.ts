@@ -66,7 +66,7 @@ export interface FormCodec<Value, Typed> {
 }
 
 /** How search and the filter read a field. */
-export interface SearchPart<Value> {
+interface SearchPart<Value> {
   /** What words are looked for in. */
   readonly text: (value: Value, entry: Entry) => string;
   /** How much more a hit in it counts than one in another field; 1 without. */
@@ -76,13 +76,13 @@ export interface SearchPart<Value> {
 }
 
 /** Values of a field that the filter offers to choose among, under the key that the filter keeps the chosen ones by. */
-export interface FacetPart<Value> {
+interface FacetPart<Value> {
   readonly key: 'categories' | 'availabilities' | 'classifications';
   readonly values: (value: Value) => readonly string[];
 }
 
 /** How a field stands in Tidy's table. */
-export interface TablePart<Value, Id extends string = string> {
+interface TablePart<Value, Id extends string = string> {
   /** Its column, as addresses and saved looks name it. */
   readonly id: Id;
   /** How wide the column is at first, in pixels, and whether it stands there. */

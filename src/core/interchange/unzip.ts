@@ -2,7 +2,7 @@ import { unzipSync } from 'fflate';
 import { FileError, type FileRefusal, LARGEST_FILE } from './icalendar/problems';
 
 /** A file out of an archive. */
-export interface UnpackedFile {
+interface UnpackedFile {
   readonly name: string;
   readonly bytes: Uint8Array;
 }
@@ -14,7 +14,7 @@ export interface Unpacked {
 }
 
 /** At most so many files are taken out of an archive. */
-export const MOST_FILES = 200;
+const MOST_FILES = 200;
 
 /**
  * The files of an archive whose names end in one of the given ways. What is larger than a file may be is not unpacked.

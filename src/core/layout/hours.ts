@@ -169,7 +169,7 @@ export interface DayLayout {
 }
 
 /** The least height of a card, in pixels: a tab and a line of text. */
-export const LEAST_CARD_HEIGHT = 20;
+const LEAST_CARD_HEIGHT = 20;
 
 /**
  * Lays out the timed occurrences of a day. Cards are compared as they are drawn, so that a five-minute entry

@@ -12,7 +12,7 @@ export interface HoursColumn {
 }
 
 /** What a column shows: its cards, and the entry of whole days that takes it, if one does. */
-export interface HoursColumnLayout extends DayLayout {
+interface HoursColumnLayout extends DayLayout {
   readonly day: number;
   readonly washing: Occurrence | undefined;
 }

@@ -1,7 +1,7 @@
 import { startOfWeek } from '../time/civil';
 
 /** The least width of a week in the strip, in pixels. */
-export const LEAST_WEEK = 64;
+const LEAST_WEEK = 64;
 
 /** How many weeks a strip of a width shows: at least three. */
 export const weeksIn = (width: number): number => Math.max(3, Math.floor(width / LEAST_WEEK));

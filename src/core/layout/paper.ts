@@ -1,5 +1,5 @@
 /** Sizes of paper in millimetres, upright. */
-export const PAPERS = {
+const PAPERS = {
   A4: { width: 210, height: 297 },
   Letter: { width: 215.9, height: 279.4 },
 } as const;

@@ -6,7 +6,7 @@ import { type GatheredLine, gatherDaily } from './gathered';
 import { layoutRibbons, type Ribbon } from './ribbons';
 
 /** What a calendar takes of a day, in its bar: which share of the drawn hours, from 0 to 1, and where across. */
-export interface BarPiece {
+interface BarPiece {
   readonly calendarId: string;
   /** The colour that its entries have in place of their calendar's. */
   readonly colour?: string | undefined;
@@ -62,7 +62,7 @@ const LEAST_SHARE = 0.035;
  * The bar of a day: what its timed entries take of its hours. Of one calendar, colour and paper, what touches is one
  * piece; pieces that overlap lie side by side.
  */
-export function layoutBar(
+function layoutBar(
   occurrences: readonly Occurrence[],
   day: number,
   hours: Pick<WeekRowRoom, 'from' | 'to'>,

@@ -2,7 +2,7 @@ import { DAY, MINUTE } from '../time/civil';
 import { instantToWall, wallToInstant } from '../time/zones';
 
 /** What a zone's clock shows, as wall time, at a minute of the viewer's day. */
-export const wallInZone = (viewZone: string, zone: string, day: number, minute: number): number =>
+const wallInZone = (viewZone: string, zone: string, day: number, minute: number): number =>
   instantToWall(zone, wallToInstant(viewZone, day * DAY + minute * MINUTE));
 
 /** A line of a zone rail: a minute of the viewer's day, and the zone's wall time then. */

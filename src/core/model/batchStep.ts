@@ -28,7 +28,7 @@ export const REPLACED_FIELDS = SEARCHED_FIELDS.filter(
 const oneOf = (fields: readonly EntryFieldName[]) =>
   z.custom<EntryFieldName>((name) => fields.some((known) => known === name));
 /** How what is looked for is read: as it stands, as whole words, or as a regular expression. */
-export const FIND_MODES = ['plain', 'words', 'expression'] as const;
+const FIND_MODES = ['plain', 'words', 'expression'] as const;
 /** The grids that times can be rounded to, in minutes. */
 export const ROUND_GRIDS = [5, 10, 15, 30, 60] as const;
 

@@ -6,7 +6,7 @@ const LOCAL = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5
 /** A calendar date, `YYYY-MM-DD`. */
 export const DateString = z.string().regex(DATE);
 /** A wall-clock date and time without a zone, `YYYY-MM-DDTHH:MM:SS`. */
-export const LocalDateTime = z.string().regex(LOCAL);
+const LocalDateTime = z.string().regex(LOCAL);
 
 /**
  * When an event starts or ends, as the standard writes it (RFC 5545 3.3.4, 3.3.5): a date, a floating

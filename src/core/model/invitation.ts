@@ -96,7 +96,7 @@ export const Invitation = z.object({
 export type Invitation = z.infer<typeof Invitation>;
 
 /** Why a message that came waits for a decision. */
-export const WAITS_FOR = [
+const WAITS_FOR = [
   /** Somebody answers who was not invited. */
   'stranger',
   /** It comes from another address than it says. */

@@ -7,7 +7,6 @@ export type ViewName = (typeof VIEWS)[number];
 
 /** Minutes that a drag snaps to, and that the hours are ruled by. */
 export const GRID_STEPS = [60, 30, 20, 15, 10, 6, 5] as const;
-export type GridStep = (typeof GRID_STEPS)[number];
 
 export const ROW_HEIGHTS = ['compact', 'regular', 'roomy'] as const;
 export type RowHeight = (typeof ROW_HEIGHTS)[number];

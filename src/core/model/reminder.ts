@@ -3,7 +3,7 @@ import './withoutCodeMaking';
 import { Preserved } from './preserved';
 
 /** What the time of a reminder is counted from: `leaving` is the start less the way there. */
-export const REMINDER_ANCHORS = ['start', 'end', 'leaving'] as const;
+const REMINDER_ANCHORS = ['start', 'end', 'leaving'] as const;
 export type ReminderAnchor = (typeof REMINDER_ANCHORS)[number];
 
 /** By what a reminder comes: a notice without or with a sound, an e-mail, or a text message. */
@@ -15,7 +15,7 @@ export const FARTHEST_DAYS = 3660;
 const FARTHEST_MINUTES = FARTHEST_DAYS * 1440;
 
 /** The latest instant that a clock shows with a year of four digits, in milliseconds. */
-export const LATEST_INSTANT = Date.UTC(9999, 11, 31, 23, 59);
+const LATEST_INSTANT = Date.UTC(9999, 11, 31, 23, 59);
 
 /** When a reminder comes (TRIGGER, RFC 5545 3.8.6.3). */
 export const ReminderTrigger = z.discriminatedUnion('kind', [
@@ -38,7 +38,7 @@ export const ReminderTrigger = z.discriminatedUnion('kind', [
 export type ReminderTrigger = z.infer<typeof ReminderTrigger>;
 
 /** The most times that a reminder comes again. */
-export const MOST_REPEATS = 50;
+const MOST_REPEATS = 50;
 
 /** A reminder of an entry (VALARM, RFC 5545 3.6.6). */
 export const Reminder = z.object({

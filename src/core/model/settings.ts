@@ -27,9 +27,7 @@ export type WorkingPattern = z.infer<typeof WorkingPattern>;
 
 /** Colours that can be chosen whatever the system's scheme, and the hours of a clock: to twelve, or to 23. */
 export const COLOUR_SCHEMES = ['light', 'dark'] as const;
-export type ColourScheme = (typeof COLOUR_SCHEMES)[number];
 export const HOUR_CYCLES = ['h23', 'h12'] as const;
-export type HourCycle = (typeof HOUR_CYCLES)[number];
 
 /** A further column of hours in another zone, under a name of the person's own. */
 export const ZoneRail = z.object({ zone: z.string().min(1), label: z.string().trim().min(1).max(24) });
@@ -50,13 +48,13 @@ export const QuietTimes = z.object({
 export type QuietTimes = z.infer<typeof QuietTimes>;
 
 /** Where messages of the person's own go. */
-export const OwnAddresses = z.object({
+const OwnAddresses = z.object({
   email: z.string().max(254).default(''),
   phone: z.string().max(40).default(''),
   /** What others are told that one is called. */
   name: z.string().max(200).optional(),
 });
-export type OwnAddresses = z.infer<typeof OwnAddresses>;
+type OwnAddresses = z.infer<typeof OwnAddresses>;
 
 /** The day's run-down by e-mail: at which minute of the day, and on which ISO weekdays. */
 export const RunDownTimes = z.object({

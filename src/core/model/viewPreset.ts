@@ -4,11 +4,11 @@ import { sameLook } from './lookParameters';
 import { TableColumns } from './tableColumns';
 
 /** How the table of all entries looks beside that: what its address says, by the names there, and its columns. */
-export const TableLook = z.object({
+const TableLook = z.object({
   parameters: z.record(z.string(), z.string()),
   columns: TableColumns.optional(),
 });
-export type TableLook = z.infer<typeof TableLook>;
+type TableLook = z.infer<typeof TableLook>;
 
 /** A way of looking at the calendar, or at the table of all entries, that is kept under a name. */
 export const ViewPreset = z.object({

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** What the server serves at secret addresses. */
-export const SERVED_KINDS = ['published', 'offers'] as const;
+const SERVED_KINDS = ['published', 'offers'] as const;
 export type ServedKind = (typeof SERVED_KINDS)[number];
 
 /** An address that is to be taken off the server, until it is known that it was. */

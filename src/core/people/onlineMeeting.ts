@@ -4,7 +4,7 @@ import type { Settings } from '../model/settings';
 import { MINUTE } from '../time/civil';
 
 /** The path under which the stand-in for online meetings has its rooms. */
-export const MEETING_PATH = '/meet/';
+const MEETING_PATH = '/meet/';
 /** How the place is called of what is held online. */
 export const ONLINE = 'online';
 

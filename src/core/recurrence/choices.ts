@@ -12,8 +12,7 @@ import { lastDayOfUntil, type RuleStart } from './until';
 /** How often: the frequencies that the repeat editor offers. */
 export const REPEAT_FREQUENCIES = ['DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'] as const;
 export type RepeatFrequency = (typeof REPEAT_FREQUENCIES)[number];
-export type RepeatEnd =
-  { kind: 'never' } | { kind: 'count'; count: number } | { kind: 'until'; date: string };
+type RepeatEnd = { kind: 'never' } | { kind: 'count'; count: number } | { kind: 'until'; date: string };
 
 /** Days of a month: by their numbers (-1 the last), or the nth of a weekday or of the working days. */
 export type MonthDays =

@@ -176,7 +176,7 @@ function* shortPeriods(
 }
 
 /** The most dates that one call gives. */
-export const MOST_DATES = 1_000_000;
+const MOST_DATES = 1_000_000;
 /** The most steps that one call takes: periods looked at, days in them, and times that are passed over. */
 const MOST_STEPS = 3_000_000;
 

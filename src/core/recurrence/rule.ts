@@ -1,14 +1,6 @@
 import { civilDate, DAY, isRealDate, weekdayOf } from '../time/civil';
 
-export const FREQUENCIES = [
-  'SECONDLY',
-  'MINUTELY',
-  'HOURLY',
-  'DAILY',
-  'WEEKLY',
-  'MONTHLY',
-  'YEARLY',
-] as const;
+const FREQUENCIES = ['SECONDLY', 'MINUTELY', 'HOURLY', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'] as const;
 export type Frequency = (typeof FREQUENCIES)[number];
 
 /** The two-letter weekdays of RFC 5545, Monday first. */

@@ -3,7 +3,7 @@ import { expandRule, LAST_WALL, TooManyDatesError } from './expandRule';
 import { explicitRule, type RecurrenceRule } from './rule';
 
 /** What is wrong with a rule that can be read. The interface has the words. */
-export const RULE_PROBLEMS = [
+const RULE_PROBLEMS = [
   'no-dates',
   'until-before-start',
   'count-and-until',

@@ -1,7 +1,7 @@
 import { type Change, type ChangeContext, makePatch, type Patch, put, remove } from '../change/patch';
 import { entryAt, targetOfKey } from '../change/target';
 import type { CameReminder } from '../model/cameReminder';
-import { type Dated, isDated, isTodo } from '../model/entry';
+import { type Dated, isDated } from '../model/entry';
 import type { ReminderTrigger } from '../model/reminder';
 import type { State } from '../model/state';
 import { isSettled } from '../schedule/standing';
@@ -22,7 +22,7 @@ export interface Reminded {
 }
 
 /** What a reminder is about; undefined where that is gone, off or done. */
-export function remindedOf(state: State, occurrenceKey: string, zone: string): Reminded | undefined {
+function remindedOf(state: State, occurrenceKey: string, zone: string): Reminded | undefined {
   const context = { now: 0, newId: () => occurrenceKey, zone };
   const entry = entryAt(state, targetOfKey(occurrenceKey), context);
   if (!entry || !isDated(entry) || isSettled(entry)) return undefined;
@@ -46,7 +46,7 @@ export const waitingReminders = (state: State, zone: string): Waiting[] =>
     .sort((a, b) => a.came.due - b.came.due || (a.came.id < b.came.id ? -1 : 1));
 
 /** When a reminder that was put off comes again; undefined where what it is about is gone. */
-export function snoozeTime(state: State, { trigger, occurrenceKey }: CameReminder, zone: string) {
+function snoozeTime(state: State, { trigger, occurrenceKey }: CameReminder, zone: string) {
   const reminded = trigger && remindedOf(state, occurrenceKey, zone);
   return reminded && triggerTime(trigger, reminded.span, zone);
 }

@@ -9,7 +9,7 @@ import { instantToWall, wallToInstant } from '../time/zones';
 import { isOff } from '../schedule/standing';
 
 /** What is new of an entry since the run-down before. */
-export type RunDownChange = 'new' | 'changed';
+type RunDownChange = 'new' | 'changed';
 
 /** A line of a run-down. Wall times where the person is, in milliseconds. */
 export interface RunDownEntry {

@@ -10,10 +10,10 @@ export const SNOOZES = ['5', '10', '30', 'before-start', 'leaving', 'tomorrow'] 
 export type SnoozeChoice = (typeof SNOOZES)[number];
 
 /** How long before the start "until shortly before" is, in minutes. */
-export const SHORTLY = 5;
+const SHORTLY = 5;
 
 /** The start of work on the first working day after an instant's, as an instant; nine o'clock where none comes. */
-export function nextWorkStart(now: number, pattern: WorkingPattern, zone: string): number {
+function nextWorkStart(now: number, pattern: WorkingPattern, zone: string): number {
   const today = Math.floor(instantToWall(zone, now) / DAY);
   for (let day = today + 1; day < today + 15; day++) {
     const [span] = workingDay(pattern, day).spans;

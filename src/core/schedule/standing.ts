@@ -5,8 +5,7 @@ import type { Availability, Entry, OwnAnswer } from '../model/entry';
  * What an entry's standing is: open, tentative (it may come to be), off (cancelled, or declined by the person), or done (a to-do,
  * or time for one).
  */
-export const STANDINGS = ['open', 'tentative', 'off', 'done'] as const;
-export type Standing = (typeof STANDINGS)[number];
+export type Standing = 'open' | 'tentative' | 'off' | 'done';
 
 /** What the standing follows from: an entry, or one of its occurrences. */
 export interface Standable {

@@ -2,7 +2,7 @@ import { dayNumber, isRealDate, parseDate } from '../time/civil';
 import { MONTH_NAMES } from '../time/monthNames';
 
 /** What an entry can be asked to be after `is:`. What is open or done is a to-do. */
-export const IS_WORDS = ['series', 'single', 'event', 'todo', 'open', 'done', 'overdue'] as const;
+const IS_WORDS = ['series', 'single', 'event', 'todo', 'open', 'done', 'overdue'] as const;
 export type IsWord = (typeof IS_WORDS)[number];
 
 /** What a search asks for: words, and what operators say. */

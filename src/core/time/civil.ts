@@ -55,7 +55,7 @@ export function civilDate(dayNumberOfDate: number): CivilDate {
 }
 
 /** Whether the year has a 29 February. */
-export const isLeapYear = (year: number): boolean => year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0);
+const isLeapYear = (year: number): boolean => year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0);
 
 /** 28 to 31. */
 export function daysInMonth(year: number, month: number): number {

@@ -1,5 +1,5 @@
 import { type PeriodRule, WEEK_PATTERNS } from '../model/periodSet';
-import { civilDate, dateString, dayNumber, daysInMonth, isRealDate, parseDate, weekdayOf } from './civil';
+import { civilDate, dayNumber, daysInMonth, isRealDate, parseDate, weekdayOf } from './civil';
 import { SHORT_MONTH_NAMES } from './monthNames';
 
 /** A range of dates with its number in its year. Day numbers, half-open. */
@@ -193,12 +193,3 @@ export function readPeriodList(text: string): ReadPeriodList {
 /** A list of periods as lines that can be read again. */
 export const writePeriodList = (periods: ReadPeriodList['periods']): string =>
   periods.map(({ name, first, last }) => `${first} ${last} ${name}`.trim()).join('\n');
-
-/** The dates of a period in the form that a list keeps. */
-export const periodDates = ({
-  first,
-  end,
-}: Pick<Period, 'first' | 'end'>): { first: string; last: string } => ({
-  first: dateString(first),
-  last: dateString(end - 1),
-});

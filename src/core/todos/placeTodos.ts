@@ -21,7 +21,7 @@ export interface Piece extends InstantRange {
 }
 
 /** Why a work finds no time for all of its minutes: there is no gap at all, or none before it is due. */
-export type LeftReason = 'no-room' | 'only-late';
+type LeftReason = 'no-room' | 'only-late';
 
 export interface Placing {
   /** By their starts. */

@@ -7,7 +7,7 @@ import type { TodoItem } from './currentTodo';
 import { isSettled } from '../schedule/standing';
 
 /** Parts of the list of to-dos, in their order. */
-export const TODO_GROUPS = ['overdue', 'today', 'week', 'later', 'undated', 'over'] as const;
+const TODO_GROUPS = ['overdue', 'today', 'week', 'later', 'undated', 'over'] as const;
 export type TodoGroup = (typeof TODO_GROUPS)[number];
 
 /** By what a list of to-dos is ordered within its groups. */
@@ -56,7 +56,7 @@ const dueOrder = ({ due }: TodoItem, zone: string): number => {
 };
 
 /** Compares to-dos in an order; those that are alike in it by when they are due, then by importance and title. */
-export function compareTodos(order: TodoOrder, zone: string) {
+function compareTodos(order: TodoOrder, zone: string) {
   const by: Record<TodoOrder, (a: TodoItem, b: TodoItem) => number> = {
     due: (a, b) => difference(dueOrder(a, zone), dueOrder(b, zone)),
     importance: (a, b) => rankOf(a) - rankOf(b),
@@ -74,7 +74,7 @@ export function compareTodos(order: TodoOrder, zone: string) {
 const difference = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1);
 
 /** What is over, the latest first. */
-export const byCompletion = (a: TodoItem, b: TodoItem): number =>
+const byCompletion = (a: TodoItem, b: TodoItem): number =>
   (b.todo.completed ?? b.todo.modified) - (a.todo.completed ?? a.todo.modified) || (a.key < b.key ? -1 : 1);
 
 /** To-dos in their groups and order; groups without any are left out. */

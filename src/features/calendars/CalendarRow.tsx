@@ -16,17 +16,7 @@ import { words } from '@/ui/words';
 import { exchangeWords } from '@/ui/words/exchange';
 
 /** What can be done to a calendar from its row. */
-export const CALENDAR_ACTIONS = [
-  'edit',
-  'target',
-  'export',
-  'publish',
-  'merge',
-  'delete',
-  'up',
-  'down',
-] as const;
-export type CalendarAction = (typeof CALENDAR_ACTIONS)[number];
+export type CalendarAction = 'edit' | 'target' | 'export' | 'publish' | 'merge' | 'delete' | 'up' | 'down';
 
 const said = exchangeWords.calendars;
 

@@ -112,7 +112,7 @@ export const EventForm = z
 export type EventForm = z.infer<typeof EventForm>;
 
 /** A form as it may stand while it is typed: every field holds whatever a person got to. */
-export const TypedForm = z
+const TypedForm = z
   .object({
     title: z.string(),
     calendarId: z.string(),

@@ -25,7 +25,7 @@ const said = exportingWords;
 const ALL = '';
 
 /** What of the look of Plan can be taken over into a file. */
-export interface ExportLook {
+interface ExportLook {
   readonly filter: EntryFilter;
   readonly filterText: string;
   readonly hidden: readonly string[];

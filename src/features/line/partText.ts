@@ -33,14 +33,14 @@ const ICONS: Readonly<Record<UnderstoodPart, IconName>> = {
 };
 
 /** The day of a draft, both ends of several. */
-export function dayOfDraft({ start, end }: EntryLineDraft): string {
+function dayOfDraft({ start, end }: EntryLineDraft): string {
   const [first, last] = [Math.floor(wallOf(start) / DAY), Math.ceil(wallOf(end) / DAY) - 1];
   const isSeveral = last > first && (start.kind === 'date' || wallOf(end) - wallOf(start) > DAY);
   return isSeveral ? `${shortDayText(first)} – ${shortDayText(last)}` : shortDayText(first);
 }
 
 /** The time of a draft, both ends of it where they are said. */
-export function timeOfDraft({ start, end, said }: EntryLineDraft): string {
+function timeOfDraft({ start, end, said }: EntryLineDraft): string {
   if (start.kind === 'date') return words.entry.allDayLabel;
   const [from, to] = [wallOf(start), wallOf(end)];
   return said.includes('length') && to - from < DAY ? timeRangeText(from, to) : timeText(from);

@@ -7,14 +7,14 @@ import { remindersQuery, type Store } from '@/store';
 import { asTextMessage, reminderMessage, runDownMessage } from './messageText';
 
 /** How far ahead messages are handed over, in milliseconds. */
-export const AHEAD = 14 * DAY;
+const AHEAD = 14 * DAY;
 /** What was due so long ago is handed over still, in milliseconds: the server's clock may be behind, and sends none twice. */
 const OVERLAP = 5 * MINUTE;
 /** The most that the server takes of one browser. */
-export const MOST_MESSAGES = 500;
+const MOST_MESSAGES = 500;
 
 /** A message as it is handed over. */
-export interface PlannedMessage {
+interface PlannedMessage {
   readonly id: string;
   readonly way: 'email' | 'text';
   readonly to: string;

@@ -10,7 +10,7 @@ import { calendarFiles } from '@/store';
 const PATIENCE = 15_000;
 
 /** The server's directory does not answer, or with nothing that can be read. */
-export class DirectoryAway extends Error {}
+class DirectoryAway extends Error {}
 
 async function ask(address: string): Promise<Response> {
   try {

@@ -1,5 +1,4 @@
 export { MapLink } from './MapLink';
-export { PlaceField } from './PlaceField';
 export { PlaceHost } from './PlaceHost';
 export { PlaceSection } from './PlaceSection';
 export { TravelProposals } from './TravelProposals';

@@ -6,7 +6,7 @@ import { words } from '@/ui/words';
 import type { PlanRange } from './usePlanRange';
 
 /** A period by its name, or its number in its year. */
-export const periodName = (period: Period): string =>
+const periodName = (period: Period): string =>
   period.name || words.periods.numbered(period.number, period.year);
 
 /** How much room there is for a title: with the year, without it, or as little as on a phone. */

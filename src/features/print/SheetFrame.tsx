@@ -10,9 +10,9 @@ import { printWords } from '@/ui/words/print';
 import { classes } from './printClasses';
 
 /** Pixels of the head, plain and with small months, and of the foot. */
-export const HEAD = 46;
-export const HEAD_WITH_MONTHS = 92;
-export const FOOT = 18;
+const HEAD = 46;
+const HEAD_WITH_MONTHS = 92;
+const FOOT = 18;
 
 /** Where print goes on a sheet, in pixels. */
 export function printArea(sheet: SheetSize, smallMonths: boolean) {

@@ -22,7 +22,7 @@ const { problems } = todoWords;
 
 export const DUES = ['none', 'day', 'time'] as const;
 export const REPEATS = ['none', 'kept', 'daily', 'working', 'weekly', 'monthly', 'yearly', 'after'] as const;
-export type Repeats = (typeof REPEATS)[number];
+type Repeats = (typeof REPEATS)[number];
 
 /** The rules that are offered; any other stays as it is. */
 const RULES: Readonly<Partial<Record<Repeats, string>>> = {

@@ -16,7 +16,7 @@ export { useFolding } from './useFolding';
 export { useReveal } from './useReveal';
 export { type PlanAddress, usePlanAddress } from './usePlanAddress';
 export { WeekStartField } from './WeekStartField';
-export { type Editing, type Notice, type PlanSheet, useWorkspace, workspace } from './workspace';
+export { type Editing, type Notice, useWorkspace, workspace } from './workspace';
 export { letGoOfUppermost, type Side, sideOf } from './side';
 export { type FileTaker, filesLeft, isSent, takeSentFiles } from './fileTaker';
 export { noteNoticePlace, useNoticePlace } from './noticePlace';

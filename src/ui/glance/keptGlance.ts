@@ -19,7 +19,6 @@ const Row = z.object({
   colour: z.string(),
   isStruck: z.boolean(),
 });
-export type GlanceRow = z.infer<typeof Row>;
 
 /** A day as the small window lists it. */
 export const Glance = z.object({

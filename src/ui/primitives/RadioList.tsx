@@ -7,7 +7,7 @@ import { AppText } from './AppText';
 import type { Choice } from './ChoiceRow';
 import { useAria } from './useAria';
 
-export interface ExplainedChoice<Value extends string> extends Choice<Value> {
+interface ExplainedChoice<Value extends string> extends Choice<Value> {
   /** What it comes to. */
   readonly hint?: string;
 }

@@ -15,9 +15,9 @@ import { reminderWords } from '@/ui/words/reminders';
 const said = reminderWords.form;
 
 export const UNITS = ['minutes', 'hours', 'days', 'weeks'] as const;
-export type Unit = (typeof UNITS)[number];
+type Unit = (typeof UNITS)[number];
 export const ANCHORS = ['before-start', 'after-start', 'before-end', 'after-end', 'before-leaving'] as const;
-export type Anchor = (typeof ANCHORS)[number];
+type Anchor = (typeof ANCHORS)[number];
 export const KINDS = ['offset', 'time-of-day', 'fixed'] as const;
 
 const PER_UNIT: Readonly<Record<Unit, number>> = { minutes: 1, hours: 60, days: 1, weeks: 7 };

@@ -32,8 +32,7 @@ import {
 import { plainAddress } from '../../model/emailAddress';
 
 /** What becomes of a chosen entry. */
-export const OUTCOMES = ['changed', 'unchanged', 'impossible'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
+export type Outcome = 'changed' | 'unchanged' | 'impossible';
 
 /** A field before and after. */
 export interface FieldChange {

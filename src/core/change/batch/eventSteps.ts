@@ -32,15 +32,7 @@ import { mailtoOf, plainAddress } from '../../model/emailAddress';
 import { type EntryFieldName, rowFor, valueOf, withValue } from '../../fields/fieldsOf';
 
 /** The steps that make or take entries, each done by itself. */
-export const APART = [
-  'as-series',
-  'copy',
-  'delete',
-  'done',
-  'end-series',
-  'into-series',
-  'into-singles',
-] as const;
+const APART = ['as-series', 'copy', 'delete', 'done', 'end-series', 'into-series', 'into-singles'] as const;
 
 /** The steps that make another entry of each entry. */
 export type EventStepKind = Exclude<StepKind, (typeof APART)[number]>;

@@ -4,7 +4,7 @@ import { MOST_STEPS } from '../../model/recipe';
 import type { State } from '../../model/state';
 
 /** The version of recipes as they are written now. */
-export const RECIPE_VERSION = 1;
+const RECIPE_VERSION = 1;
 
 /** Why a recipe can't be read: by which step, counted from 1, where it is one of them. */
 export type RecipeProblem =
@@ -16,7 +16,7 @@ export type RecipeProblem =
   | { readonly kind: 'too-many-steps'; readonly most: number };
 
 /** Steps under a name. */
-export interface NamedSteps {
+interface NamedSteps {
   readonly name: string;
   readonly steps: readonly BatchStep[];
 }

@@ -21,7 +21,7 @@ import type { StepOf } from '../../model/batchStep';
 import { calendarNamed } from './calendarNamed';
 
 /** The most single entries that one series becomes. */
-export const MOST_SINGLES = 1000;
+const MOST_SINGLES = 1000;
 
 /** What a step that makes or takes entries leaves to the steps after it, or why it can't be done. */
 export type Left = readonly Target[] | Refusal;

@@ -14,7 +14,7 @@ export interface GivenTime extends InstantRange {
 }
 
 /** The event that is time for a to-do: it is called and counted as that, and tied to it. */
-export function eventForTodo({ item, start, end }: GivenTime, zone: string): EventFields {
+function eventForTodo({ item, start, end }: GivenTime, zone: string): EventFields {
   const { title, calendarId, location, categories, classification, priority, colour, url } = item.todo;
   return {
     ...initialFields(),

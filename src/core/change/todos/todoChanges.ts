@@ -69,7 +69,7 @@ function dayAfter(day: number, { every, unit }: RepeatAfter): number {
 }
 
 /** The to-do that follows one that is to be done again some time after it was done. */
-export function nextAfter(todo: Todo, context: ChangeContext): Todo | undefined {
+function nextAfter(todo: Todo, context: ChangeContext): Todo | undefined {
   if (!todo.repeatAfter || todo.seriesId !== undefined || todo.recurrence) return undefined;
   const today = Math.floor(instantToWall(context.zone, context.now) / DAY);
   const day = dayAfter(today, todo.repeatAfter);

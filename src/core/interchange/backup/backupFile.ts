@@ -5,14 +5,14 @@ import { isKnownZone } from '../../time/zones';
 import { FileError } from '../icalendar/problems';
 
 /** What is said at the head of a backup, and the version of its schema that is written. */
-export const BACKUP_FORMAT = 'orderly-week-backup';
-export const BACKUP_VERSION = 1;
+const BACKUP_FORMAT = 'orderly-week-backup';
+const BACKUP_VERSION = 1;
 
 /** The records of a backup, valid each by itself. */
 export type BackupRecords = { readonly [Name in BackedUp]: readonly RecordOf<Name>[] };
 
 /** A record that could not be read. */
-export interface BackupProblem {
+interface BackupProblem {
   readonly collection: BackedUp;
   readonly id: string;
   /** What it is called, where it says so. */

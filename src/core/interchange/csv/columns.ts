@@ -11,7 +11,7 @@ import { dueOf } from '../../todos/todoSpan';
 export const FLOATING = 'floating';
 
 /** What the column of kinds says of a to-do. */
-export const TODO_KIND = 'to-do';
+const TODO_KIND = 'to-do';
 
 /** What a row of a table is written of: an entry, with its times on the clock of its start. */
 export interface WrittenRow {

@@ -12,7 +12,7 @@ export interface CsvTable {
 }
 
 /** The most rows that are read. */
-export const MOST_ROWS = 100_000;
+const MOST_ROWS = 100_000;
 
 /**
  * What a spreadsheet would take for a formula, at the beginning of a cell or of a line in it and after blanks too, is written

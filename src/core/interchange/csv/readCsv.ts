@@ -23,20 +23,17 @@ import type { CsvTable } from './csvTable';
 import { type DateOrder, dayAfter, type Moment, readDate, readMoment, readTime } from './dates';
 import { namesIn } from '../../fields/nameList';
 
-/** Why a row could not be read, or a part of it. */
-export const CSV_PROBLEMS = [
-  'no-date',
-  'unreadable-date',
-  'unreadable-time',
-  'unreadable-length',
-  'unreadable-rule',
-  'end-before-start',
-  'unknown-zone',
-  'unknown-value',
-] as const;
 export interface CsvProblem {
   readonly line: number;
-  readonly code: (typeof CSV_PROBLEMS)[number];
+  readonly code:
+    | 'no-date'
+    | 'unreadable-date'
+    | 'unreadable-time'
+    | 'unreadable-length'
+    | 'unreadable-rule'
+    | 'end-before-start'
+    | 'unknown-zone'
+    | 'unknown-value';
   readonly detail: string;
 }
 

@@ -7,7 +7,7 @@ const FILE_NAME = ['filename', 'x-filename'] as const;
 const DEFAULT_TYPE = 'application/octet-stream';
 
 /** The number of bytes that a text in base 64 (RFC 4648 4) stands for. */
-export function base64Size(text: string): number {
+function base64Size(text: string): number {
   const padding = text.endsWith('==') ? 2 : text.endsWith('=') ? 1 : 0;
   return Math.max(0, Math.floor((text.length * 3) / 4) - padding);
 }

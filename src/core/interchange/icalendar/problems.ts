@@ -1,23 +1,19 @@
-import { RULE_PROBLEMS } from '../../recurrence/ruleProblems';
-
-/** What could not be read of a file, by line. The interface has the words. */
-export const PROBLEM_CODES = [
-  'unreadable-line',
-  'unreadable-rule',
-  'no-start',
-  'unreadable-entry',
-  'end-before-start',
-  'unknown-zone',
-  'mapped-zone',
-  'kept-alarm',
-  'too-many-alarms',
-  ...RULE_PROBLEMS,
-] as const;
+import type { RuleProblem } from '../../recurrence/ruleProblems';
 
 export interface ReadProblem {
   /** Line of the file, from 1. */
   readonly line: number;
-  readonly code: (typeof PROBLEM_CODES)[number];
+  readonly code:
+    | 'unreadable-line'
+    | 'unreadable-rule'
+    | 'no-start'
+    | 'unreadable-entry'
+    | 'end-before-start'
+    | 'unknown-zone'
+    | 'mapped-zone'
+    | 'kept-alarm'
+    | 'too-many-alarms'
+    | RuleProblem;
   /** The line, the zone's name or the component's. */
   readonly detail: string;
 }

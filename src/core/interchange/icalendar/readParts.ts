@@ -161,7 +161,7 @@ export interface ReadParts {
 }
 
 /** What every entry has, whatever it is. */
-export interface ReadCommon {
+interface ReadCommon {
   readonly fields: Readonly<Record<string, unknown>>;
   readonly identity: Pick<EntryBase, 'id' | 'uid' | 'calendarId' | 'sequence' | 'created' | 'modified'> &
     Pick<CalendarEvent, 'recurrence' | 'recurrenceId' | 'recurrenceRange' | 'reminders' | 'preserved'>;

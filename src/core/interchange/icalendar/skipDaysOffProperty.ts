@@ -8,7 +8,7 @@ import type { JCalProperty } from '../../model/jcal';
 /** Our property that says that a series skips days off: OMIT, NEXT or PREVIOUS, with the calendar that marks them. */
 export const SKIP_PROPERTY = 'x-orderly-week-skip-days-off';
 /** Our parameter of the EXDATEs and RDATEs that follow from it, so that whoever reads them back tells them apart. */
-export const DAY_OFF_PARAMETER = 'x-orderly-week-day-off';
+const DAY_OFF_PARAMETER = 'x-orderly-week-day-off';
 
 const CALENDAR_ID = 'x-calendar-id';
 const CALENDAR_NAME = 'x-calendar-name';

@@ -55,7 +55,7 @@ function changesOfPart(
  * The changes of the clock that a VTIMEZONE makes within years, by its rules and dates (RFC 5545 3.6.5), in order; none
  * if there are more than any clock makes.
  */
-export function clockChanges(timezone: ComponentLines, firstYear: number, endYear: number): ClockChange[] {
+function clockChanges(timezone: ComponentLines, firstYear: number, endYear: number): ClockChange[] {
   const window = { start: dayNumber(firstYear, 1, 1) * DAY, end: dayNumber(endYear, 1, 1) * DAY };
   const changes: ClockChange[] = [];
   for (const part of timezone.components) {

@@ -130,7 +130,7 @@ interface WriteContext {
 }
 
 /** Events whose making and changing is nobody's business, and the instant that stands for it. */
-export interface HiddenHistory {
+interface HiddenHistory {
   readonly ids: ReadonlySet<string>;
   readonly now: number;
 }

@@ -10,7 +10,7 @@ const DEEPEST = 20;
 const LONGEST_HEAD = 256 * 1024;
 
 /** A file that a mail carries. */
-export interface MailFile {
+interface MailFile {
   readonly name: string;
   readonly type: string;
   readonly bytes: Uint8Array;

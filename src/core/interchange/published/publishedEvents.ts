@@ -4,7 +4,7 @@ import type { CalendarEvent } from '../../model/entry';
 import { busyKindOf, isOff } from '../../schedule/standing';
 
 /** What an entry is called where others see only that the time is taken. */
-export const TAKEN_TITLES = { busy: 'Busy', tentative: 'Perhaps busy', away: 'Away', free: 'Free' } as const;
+const TAKEN_TITLES = { busy: 'Busy', tentative: 'Perhaps busy', away: 'Away', free: 'Free' } as const;
 
 /** What others see of a calendar, and which of it they see only as taken time: its history stays here, too. */
 export interface PublishedCopy {

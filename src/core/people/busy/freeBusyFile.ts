@@ -26,7 +26,7 @@ const kindOf = (type: string): BusyKind | undefined =>
         : 'busy';
 
 /** The most spans of one answer: more are a mistake, or worse. */
-export const MOST_SPANS = 20_000;
+const MOST_SPANS = 20_000;
 
 /** What somebody lets be seen of their time. */
 export interface FreeBusy {

@@ -5,7 +5,7 @@ import type { GapQuery, SeriesWish } from './gapQuery';
 import { SLOT } from './timeline';
 
 /** A date of a series that does not suit all: of those who can't come, or a day off. */
-export interface SeriesException {
+interface SeriesException {
   readonly start: number;
   readonly missing: readonly string[];
 }

@@ -31,9 +31,9 @@ function mark(into: Uint8Array, { from }: Slots, { start, end }: InstantRange, b
 export const BUSY = 1;
 export const TENTATIVE = 2;
 export const AWAY = 4;
-export const NOT_WORKING = 8;
-export const ELSEWHERE = 16;
-export const UNKNOWN = 32;
+const NOT_WORKING = 8;
+const ELSEWHERE = 16;
+const UNKNOWN = 32;
 
 const BITS: Readonly<Record<BusyKind, number>> = { busy: BUSY, tentative: TENTATIVE, away: AWAY };
 
@@ -187,7 +187,7 @@ function markUnknown(states: Uint8Array, slots: Slots, known: InstantRange | und
 }
 
 /** The minute of a zone's clock at the start of each slot. */
-export function clockOf({ from, count }: Slots, zone: string): Int16Array {
+function clockOf({ from, count }: Slots, zone: string): Int16Array {
   const clock = new Int16Array(count);
   for (let slot = 0; slot < count; slot++) {
     const wall = instantToWall(zone, from + slot * SLOT);

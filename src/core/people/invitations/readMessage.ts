@@ -14,9 +14,9 @@ import { instantOf } from '../../time/eventTime';
 import type { ItipMessage, ItipPart } from './itipMessage';
 
 /** So many entries and dates a message may speak of. */
-export const MOST_PARTS = 500;
+const MOST_PARTS = 500;
 /** So many may be invited to one entry. */
-export const MOST_GUESTS = 2000;
+const MOST_GUESTS = 2000;
 
 interface ReadPart extends ItipPart {
   readonly uid: string;

@@ -4,7 +4,7 @@ import { groupShareId, type Share, SHARE_DEPTHS, type ShareDepth } from '../../m
 import type { State } from '../../model/state';
 
 /** What somebody may see and do in a calendar. */
-export interface Access {
+interface Access {
   readonly depth: PublishedLevel;
   readonly mayChange: boolean;
 }

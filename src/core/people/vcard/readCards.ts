@@ -13,7 +13,7 @@ import { withoutMailto } from '../../model/emailAddress';
 
 /** The largest file of cards that is read, in bytes, and the most cards of one: pictures in them make them long. */
 export const LARGEST_CARDS = Math.min(LARGEST_FILE, 40 * 1024 * 1024);
-export const MOST_CARDS = 20_000;
+const MOST_CARDS = 20_000;
 
 /** What a card says of somebody: all but what is known of the record. */
 export type CardPerson = Omit<Person, 'id' | 'created' | 'modified'>;

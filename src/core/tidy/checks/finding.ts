@@ -59,8 +59,7 @@ export interface FixPart {
 }
 
 /** Why nothing is proposed: a person has to say what is meant, or it is done elsewhere. */
-export const NO_FIX_REASONS = ['yours-to-say', 'in-setup', 'read-only'] as const;
-export type NoFixReason = (typeof NO_FIX_REASONS)[number];
+export type NoFixReason = 'yours-to-say' | 'in-setup' | 'read-only';
 
 /** What the reason of a finding says: names, counts and times, in the order that its check gives them. */
 export interface FindingDetails {

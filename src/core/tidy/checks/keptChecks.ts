@@ -43,7 +43,7 @@ export interface Findings {
 }
 
 /** So many findings of one check are listed: who has dealt with them asks for the next. */
-export const MOST_LISTED = 500;
+const MOST_LISTED = 500;
 
 /** After so many changes all is looked at anew. */
 const MOST_TOUCHED = 5000;

@@ -22,7 +22,7 @@ export interface TableLine {
 }
 
 /** A table's words and filters as a test of entries. */
-export type Accepts = (entry: Entry) => boolean;
+type Accepts = (entry: Entry) => boolean;
 
 const acceptsOf = (query: TableQuery, found: ReadonlySet<string> | undefined): Accepts => {
   const hidden = new Set(query.hiddenCalendarIds);
@@ -119,7 +119,7 @@ export const bytesOf = (entry: Entry): number =>
   (entry.attachments ?? []).reduce((sum, { size }) => sum + size, 0);
 
 /** From when a line is, and until when, as wall times: of a to-do as far as each was said. */
-export function wallsOf({ entry, occurrence }: TableLine): Pick<EntryRow, 'startWall' | 'endWall'> {
+function wallsOf({ entry, occurrence }: TableLine): Pick<EntryRow, 'startWall' | 'endWall'> {
   if (!occurrence) return {};
   const { startWall, endWall } = occurrence;
   if (isEvent(entry)) return { startWall, endWall };

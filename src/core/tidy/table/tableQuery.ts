@@ -6,21 +6,19 @@ import type { Standing } from '../../schedule/standing';
 import { type EntryFieldName, type FieldTableColumn, TABLE_FIELDS } from '../../fields/fieldsOf';
 
 /** The columns that show something else than one field. */
-export const OTHER_COLUMNS = [
-  'kind',
-  'start',
-  'end',
-  'length',
-  'repeat',
-  'calendar',
-  'attachments',
-  'size',
-  'zone',
-  'created',
-  'changed',
-  'origin',
-] as const;
-export type OtherColumn = (typeof OTHER_COLUMNS)[number];
+export type OtherColumn =
+  | 'kind'
+  | 'start'
+  | 'end'
+  | 'length'
+  | 'repeat'
+  | 'calendar'
+  | 'attachments'
+  | 'size'
+  | 'zone'
+  | 'created'
+  | 'changed'
+  | 'origin';
 export type TableColumn = FieldTableColumn | OtherColumn;
 
 /** The columns that stand first, and those that stand last; between them come the columns of further fields. */
@@ -68,7 +66,7 @@ export interface TableSort {
 }
 
 /** A calendar as far as the table has to know it. */
-export interface TableCalendar {
+interface TableCalendar {
   readonly id: string;
   readonly name: string;
   readonly mark: string;

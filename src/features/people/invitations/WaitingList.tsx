@@ -19,7 +19,7 @@ import { MINUTE } from '@/core/time/civil';
 const said = invitationWords.waits;
 
 /** Who a letter is from, by the name that one knows them by. */
-export const nameOfAddress = (state: Pick<State, 'people'>, address: string): string =>
+const nameOfAddress = (state: Pick<State, 'people'>, address: string): string =>
   personOfAddress(state.people.values(), address)?.name ?? address;
 
 /** What it is that waits, in a line. */

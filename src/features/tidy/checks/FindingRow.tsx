@@ -11,8 +11,7 @@ import { webProps } from '@/ui/web';
 import { checkWords } from '@/ui/words/checks';
 
 /** What can be done with a finding. */
-export const FINDING_DEEDS = ['fix', 'keep', 'skip', 'open'] as const;
-export type FindingDeed = (typeof FINDING_DEEDS)[number];
+export type FindingDeed = 'fix' | 'keep' | 'skip' | 'open';
 
 interface FindingRowProps {
   finding: Finding;

@@ -7,7 +7,7 @@ import { useDays, useDaysOff, useNow, useSettings, useSnapshot, useTodoItems } f
 import { MINUTE } from '@/core/time/civil';
 
 /** Gaps that are shorter take no to-do, and no part of one, in minutes. */
-export const SHORTEST = 15;
+const SHORTEST = 15;
 /** No part of a to-do is shorter, in minutes. */
 const SHORTEST_PART = 30;
 /** Times are proposed anew at most each minute. */

@@ -94,4 +94,9 @@ type Catalogue<Part> = Part extends (...given: infer Given) => infer Said
   : Part extends string
     ? string
     : { readonly [Name in keyof Part]: Catalogue<Part[Name]> };
+/**
+ * The shape of a language.
+ *
+ * @public
+ */
 export type Words = Catalogue<typeof en>;

@@ -1,5 +1,5 @@
-import { askedBy, type EngineClient } from './asked';
-import { Engine } from './engine';
+import { askedBy, type EngineClient } from '@/engine/asked';
+import { Engine } from '@/engine/engine';
 
 /** What goes between threads is copied; functions are called across. */
 const across = (value: unknown): unknown => (typeof value === 'function' ? value : structuredClone(value));
