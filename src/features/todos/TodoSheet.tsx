@@ -25,7 +25,7 @@ import { recurrenceText } from '@/ui/recurrenceText';
 import { space } from '@/ui/theme/tokens';
 import { words } from '@/ui/words';
 import { todoWords } from '@/ui/words/todos';
-import { DUES, REPEATS, TodoForm, todoFieldsOf, touchedOf, typedTodo } from './todoForm';
+import { DUES, REPEATS, TodoForm, todoFieldsOf, touchedOf, typedNow, typedTodo } from './todoForm';
 import { formFieldsOf } from '@/core/fields/formFields';
 import type { EntryFieldName } from '@/core/fields/fieldsOf';
 
@@ -75,7 +75,7 @@ function TodoFormSheet({
   const calendars = useCalendars();
   const [start] = useState(() => typedTodo(before, today, homeZone));
   // What was half-typed before a reload stands there again.
-  const [left] = useState(() => useWorkspace.getState().todo?.typed);
+  const [left] = useState(() => typedNow(useWorkspace.getState().todo?.typed));
   const { control, typed, submit } = useFormOf(TodoForm, { ...start, ...left });
   const touched = JSON.stringify(touchedOf(typed, start));
   useEffect(() => workspace.keepTodo(JSON.parse(touched) as Record<string, unknown>), [touched]);

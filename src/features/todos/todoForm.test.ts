@@ -4,7 +4,7 @@ import type { TodoFields } from '@/core/model/entry';
 import { noticeBefore } from '@/core/model/reminder';
 import { parseDate } from '@/core/time/civil';
 import { todoSpan } from '@/core/todos/todoSpan';
-import { TodoForm, todoFieldsOf, touchedOf, typedTodo } from './todoForm';
+import { TodoForm, todoFieldsOf, touchedOf, typedNow, typedTodo } from './todoForm';
 
 const TODAY = parseDate('2027-03-09');
 const full = todo({
@@ -85,4 +85,10 @@ test.each<[string, Partial<TodoForm>, string]>([
 ])('%s is said at its field', (_, typed, name) => {
   const checked = TodoForm.safeParse({ ...form(full), ...typed });
   expect(checked.error?.issues.map(({ path }) => path[0])).toEqual([name]);
+});
+
+test('what an earlier release left half-typed is taken up under the names of now', () => {
+  expect(typedNow({ importance: 'low', title: 'Rope' })).toMatchObject({ priority: 'low', title: 'Rope' });
+  expect(typedNow({ priority: 'high' })).toEqual({ priority: 'high' });
+  expect(typedNow(undefined)).toBeUndefined();
 });

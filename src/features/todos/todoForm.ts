@@ -114,6 +114,10 @@ export function typedTodo(fields: TodoFields, today: number, zone: string): Todo
   };
 }
 
+/** What was left half-typed, by the names that the fields have now: an earlier release called the priority importance. */
+export const typedNow = (typed: Readonly<Record<string, unknown>> | undefined) =>
+  typed && 'importance' in typed ? { ...typed, priority: typed.importance } : typed;
+
 /** What of a form was touched since it began. */
 export const touchedOf = (typed: TodoForm, start: TodoForm): Partial<TodoForm> =>
   Object.fromEntries(
