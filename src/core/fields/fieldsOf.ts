@@ -12,6 +12,8 @@ export type ValueOf<Name extends EntryFieldName> = In<EventFields, Name> | In<To
 export interface FieldTable {
   readonly names: readonly EntryFieldName[];
   readonly rowOf: (name: EntryFieldName) => Field<unknown, unknown>;
+  /** The row of a field, if the kind has it: asked of every entry by search and filters. */
+  readonly find: (name: EntryFieldName) => Field<unknown, unknown> | undefined;
   /** Those that an edit for more than one occurrence sets for all. */
   readonly shared: readonly EntryFieldName[];
 }
@@ -22,6 +24,7 @@ function tableOf(rows: object): FieldTable {
   return {
     names,
     rowOf: (name) => known[name]!,
+    find: (name) => known[name],
     shared: names.filter((name) => known[name]!.scope === 'shared'),
   };
 }
@@ -38,7 +41,7 @@ export const ALL_FIELDS: readonly EntryFieldName[] = [
 
 /** The row of a field in the table of a kind; undefined where that kind has no such field. */
 export const rowFor = (kind: Entry['kind'], name: EntryFieldName): Field<unknown, unknown> | undefined =>
-  TABLES[kind].names.includes(name) ? TABLES[kind].rowOf(name) : undefined;
+  TABLES[kind].find(name);
 
 /** The row of a field of any kind of entry. */
 export const anyRowOf = (name: EntryFieldName): Field<unknown, unknown> =>
